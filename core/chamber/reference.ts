@@ -1,0 +1,32 @@
+import type { Cabinet } from "../model";
+
+/**
+ * The tall cabinet with 23 L that the network is scaled from. All of it engineering estimates, some tuned to
+ * practice (docs/sources.md): J/K, W/K, W, m, m³.
+ */
+export const referenceCabinet = {
+  cabinet: {
+    kind: "upright",
+    height: 1.7,
+    width: 0.6,
+    depth: 0.6,
+    insulation: 0.05,
+    conductivity: 0.022,
+  } satisfies Cabinet,
+  coolerPower: 70,
+  vesselVolume: 0.023,
+  air: 500,
+  lining: 15_000,
+  evaporator: 2500,
+  airToLining: 18,
+  vesselToAir: 2.2,
+  vesselToLining: 1.3,
+  evaporatorToAir: 4.5,
+  evaporatorToLining: 1,
+  liningToRoom: 1.65,
+  airToRoom: 0.25,
+  smallHeater: { capacity: 450, toAir: 0.8, toLining: 0.4 },
+  /** From this power on a heater is taken as a fan heater with a large body. */
+  largeHeaterFrom: 300,
+  largeHeater: { capacity: 900, toAir: 6, toLining: 2 },
+} as const;

@@ -1,0 +1,57 @@
+import { applyEdits, EditRefused, type Chamber, type ChamberRecord, type Edit, type Origin } from "../model";
+import { refuse, read, type Read } from "../quantity";
+import { describe } from "./describe";
+import { insideOf } from "./geometry";
+
+/** What does not fit together in a chamber, as one sentence each; empty when all is possible. */
+export function contradictions(chamber: Chamber): string[] {
+  const found: string[] = [];
+  const { room, cabinet, unit } = chamber;
+  if (room.low > room.high) found.push("The room\u2019s coldest is above its warmest. Change the other one first.");
+  const inside = insideOf(cabinet);
+  if (Math.min(inside.height, inside.width, inside.depth) < 0.1)
+    found.push("With walls this thick hardly any room is left inside. Make the walls thinner or the cabinet larger.");
+  if (unit.setpointLow >= unit.setpointHigh)
+    found.push("The unit\u2019s lowest setpoint has to be below its highest. Change the other one first.");
+  if (unit.differentialLow > unit.differentialHigh)
+    found.push("The unit\u2019s smallest differential is above its largest. Change the other one first.");
+  for (const { product } of chamber.vessels) {
+    if (product.finalGravity > product.originalGravity)
+      found.push("The final gravity cannot be above the original gravity: sugar is used up, not made.");
+    if (product.packetLow >= product.packetHigh)
+      found.push("The packet\u2019s coldest has to be below its warmest. Change the other one first.");
+  }
+  for (const stage of chamber.stages) {
+    if (stage.low >= stage.high)
+      found.push("The coldest that the product may be has to be below the warmest. Move the other end first.");
+    else if (stage.target < stage.low || stage.target > stage.high)
+      found.push("The target has to lie between the coldest and the warmest. Widen the band first, or move the target.");
+  }
+  return found;
+}
+
+/** A band that moved away from under a typed target takes the target back to its middle. */
+function freeTarget(record: ChamberRecord, edits: readonly Edit[]): Edit[] {
+  const movedBand = edits.some((e) => e.section === "stage" && e.field !== "target");
+  const movedPacket = edits.some((e) => e.section === "product");
+  if (!movedBand && !movedPacket) return [];
+  return describe(record).stages.flatMap((stage, index): Edit[] =>
+    stage.low < stage.high && (stage.target < stage.low || stage.target > stage.high)
+      ? [{ section: "stage", field: "target", index, value: undefined }]
+      : [],
+  );
+}
+
+/** Applies edits if the chamber that results is possible; otherwise says why not and changes nothing. */
+export function tryEdits(record: ChamberRecord, edits: readonly Edit[], origin: Origin = "typed"): Read<ChamberRecord> {
+  try {
+    const moved = applyEdits(record, edits, origin);
+    const next = applyEdits(moved, freeTarget(moved, edits), origin);
+    const before = new Set(contradictions(describe(record)));
+    const problem = contradictions(describe(next)).find((p) => !before.has(p));
+    return problem ? refuse(problem) : read(next);
+  } catch (error) {
+    if (error instanceof EditRefused) return refuse(error.message);
+    throw error;
+  }
+}

@@ -1,0 +1,101 @@
+import type { Settings, Unit } from "../model";
+import {
+  decimalsOf,
+  printDifference,
+  printDuration,
+  printTemperature,
+  type Temperature,
+  type TemperatureDifference,
+} from "../quantity";
+import type { Ask } from "./settings";
+import { resolutionOf, switchingOf } from "./unit";
+
+/** Something asked that the unit does not give, with the nearest that it can. */
+export interface Finding {
+  id: "heat-leaves-band" | "cold-leaves-band" | "cannot-set";
+  field: keyof Settings;
+  /** One sentence in the unit's own scale. */
+  text: string;
+}
+
+const SLACK = 1e-6;
+
+export const settingLabels: Record<keyof Settings, string> = {
+  setpoint: "Setpoint",
+  heatingDifferential: "Heating differential",
+  coolingDifferential: "Cooling differential",
+  compressorDelay: "Compressor delay",
+  lowAlarm: "Low alarm",
+  highAlarm: "High alarm",
+  offset: "Probe offset",
+};
+
+const temperatures = ["setpoint", "lowAlarm", "highAlarm"] as const;
+const differences = ["heatingDifferential", "coolingDifferential", "offset"] as const;
+
+/** Prints one setting in the unit's scale at its resolution. */
+export function printSetting(settings: Settings, field: keyof Settings, unit: Unit): string {
+  if (field === "compressorDelay") return settings[field] === 0 ? "0\u00a0min" : printDuration(settings[field]);
+  if (field === "offset") return printDifference(settings[field], unit.scale, unit.resolution, true);
+  return field === "heatingDifferential" || field === "coolingDifferential"
+    ? printDifference(settings[field], unit.scale, unit.resolution)
+    : printTemperature(settings[field], unit.scale, unit.resolution);
+}
+
+/**
+ * Findings on settings: one if and only if the temperatures at which the unit really switches leave the asked band by
+ * more than its resolution, or a wished value lies beyond what can be set.
+ * @param wished what was asked for, before it was fitted to the unit
+ * @param settings what is keyed in
+ */
+export function findingsOf(ask: Ask, wished: Settings, settings: Settings, unit: Unit): Finding[] {
+  const found: Finding[] = [];
+  const step = resolutionOf(unit);
+  const fine = 10 ** -decimalsOf(unit.resolution);
+  const show = (t: Temperature) => printTemperature(t, unit.scale, fine);
+  const showBy = (d: number) => printDifference(d as TemperatureDifference, unit.scale, fine);
+
+  const cannot = (field: keyof Settings, asked: string) =>
+    found.push({
+      id: "cannot-set",
+      field,
+      text: `${settingLabels[field]}: ${asked} cannot be set on this unit. The nearest is ${printSetting(settings, field, unit)}.`,
+    });
+  for (const field of temperatures)
+    if (Math.abs(wished[field] - settings[field]) > step / 2 + SLACK) cannot(field, show(wished[field]));
+  for (const field of differences)
+    if (Math.abs(wished[field] - settings[field]) > step / 2 + SLACK) cannot(field, showBy(wished[field]));
+  if (Math.abs(wished.compressorDelay - settings.compressorDelay) > 30 + SLACK)
+    cannot("compressorDelay", printDuration(wished.compressorDelay));
+
+  const at = switchingOf(settings, unit, ask.error);
+  if (at.heatOn < ask.low - step - SLACK)
+    found.push({
+      id: "heat-leaves-band",
+      field: "heatingDifferential",
+      text: `Heat comes on at ${show(at.heatOn)}, ${showBy(ask.low - at.heatOn)} below the coldest that you allow.${nearest(ask, settings, unit, "heating")}`,
+    });
+  if (at.coolOn > ask.high + step + SLACK)
+    found.push({
+      id: "cold-leaves-band",
+      field: "coolingDifferential",
+      text: `Cold comes on at ${show(at.coolOn)}, ${showBy(at.coolOn - ask.high)} above the warmest that you allow.${nearest(ask, settings, unit, "cooling")}`,
+    });
+  return found;
+}
+
+/** Why the differential is as wide as it is, and the nearest that can be had. */
+function nearest(ask: Ask, settings: Settings, unit: Unit, side: "heating" | "cooling"): string {
+  const field = side === "heating" ? "heatingDifferential" : "coolingDifferential";
+  const step = resolutionOf(unit);
+  const floor = ask.margins?.[side] ?? 0;
+  if (settings[field] <= unit.differentialLow + step / 2)
+    return ` ${printSetting(settings, field, unit)} is the smallest differential this unit takes.`;
+  if (settings[field] <= floor + step)
+    return ` A smaller differential than ${printSetting(settings, field, unit)} would let heat and cold chase each other; a probe nearer the product needs less.`;
+  return ` A ${side} differential of ${printDifference(
+    Math.max(floor, side === "heating" ? settings.setpoint - ask.low : ask.high - settings.setpoint, unit.differentialLow) as TemperatureDifference,
+    unit.scale,
+    unit.resolution,
+  )} is the nearest that fits.`;
+}

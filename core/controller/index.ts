@@ -1,0 +1,5 @@
+export * from "./findings";
+export * from "./sentence";
+export * from "./settings";
+export * from "./twoOutlet";
+export * from "./unit";

@@ -1,0 +1,28 @@
+import { z } from "zod";
+
+/** A temperature in °C within what a chamber, kettle or smoker can meet. */
+export const temperatureField = (low = -60, high = 400) => z.number().min(low).max(high).brand<"Temperature">();
+/** A temperature difference in K. */
+export const differenceField = (low = -50, high = 50) =>
+  z.number().min(low).max(high).brand<"TemperatureDifference">();
+export const quantityField = (low: number, high: number) => z.number().min(low).max(high);
+
+/** Where a value that differs from its default came from. */
+export const originField = z.enum(["typed", "fitted", "imported"]);
+export type Origin = z.infer<typeof originField>;
+
+/** Shape of a section's record: only what differs from the defaults, each value with its origin. */
+export type SparseShape<S extends z.ZodRawShape> = {
+  [K in keyof S]: z.ZodOptional<z.ZodObject<{ value: S[K]; origin: typeof originField }>>;
+};
+
+/** Turns the full shape of a section into the shape that is stored. */
+export function sparse<S extends z.ZodRawShape>(shape: S): z.ZodObject<SparseShape<S>> {
+  const stored = Object.fromEntries(
+    Object.entries(shape).map(([name, field]) => [
+      name,
+      z.object({ value: field as z.ZodType, origin: originField }).optional(),
+    ]),
+  );
+  return z.strictObject(stored) as unknown as z.ZodObject<SparseShape<S>>;
+}

@@ -1,0 +1,4 @@
+export * from "./edit";
+export * from "./fields";
+export * from "./record";
+export * from "./sections";

@@ -1,0 +1,78 @@
+import { z } from "zod";
+import { sparse } from "./fields";
+import {
+  cabinetShape,
+  coolerShape,
+  heaterShape,
+  probeShape,
+  productShape,
+  roomShape,
+  settingsShape,
+  stageShape,
+  unitShape,
+  vesselShape,
+} from "./sections";
+
+/** Version of the record's form. A record with a lower one passes through the migrations first. */
+export const RECORD_VERSION = 1;
+/** Version of the default values: it rises when a default changes, so that a record knows what it was filled with. */
+export const DEFAULTS_VERSION = 1;
+
+export const stations = ["job", "box", "heat", "probe", "settings"] as const;
+export type Station = (typeof stations)[number];
+
+const envelope = {
+  id: z.string().min(1).max(64),
+  schemaVersion: z.literal(RECORD_VERSION),
+  /** Rises by one with every stored change; two tabs compare it before they write. */
+  revision: z.int().min(0),
+  updatedAt: z.iso.datetime(),
+  /** Part of the demo: may be removed with it, and is never anybody's own work. */
+  demo: z.boolean(),
+};
+
+export const chamberRecord = z.strictObject({
+  ...envelope,
+  kind: z.literal("chamber"),
+  defaultsVersion: z.int().min(1),
+  name: z.string().trim().min(1, "Give it a name.").max(60, "Keep the name under 60 letters."),
+  createdAt: z.iso.datetime(),
+  /** Stations that the person has looked at and found right. */
+  settled: z.array(z.enum(stations)),
+  room: sparse(roomShape),
+  cabinet: sparse(cabinetShape),
+  heater: sparse(heaterShape),
+  cooler: sparse(coolerShape),
+  unit: sparse(unitShape),
+  settings: sparse(settingsShape),
+  vessels: z.array(z.strictObject({ vessel: sparse(vesselShape), product: sparse(productShape) })).min(1),
+  probes: z.array(z.strictObject({ probe: sparse(probeShape) })).min(1),
+  stages: z.array(z.strictObject({ stage: sparse(stageShape) })).min(1),
+});
+export type ChamberRecord = z.infer<typeof chamberRecord>;
+
+export const preferencesRecord = z.strictObject({
+  ...envelope,
+  kind: z.literal("preferences"),
+  scale: z.enum(["C", "F"]),
+  system: z.enum(["metric", "customary"]),
+  theme: z.enum(["auto", "stoneware", "cellar"]),
+  singleKeys: z.boolean(),
+  trialDays: z.union([z.literal(1), z.literal(3), z.literal(7), z.literal(14), z.literal(30)]),
+  /** The demo has been put in once; it does not come back unasked. */
+  demoSeeded: z.boolean(),
+});
+export type PreferencesRecord = z.infer<typeof preferencesRecord>;
+
+export const workshopRecord = z.discriminatedUnion("kind", [chamberRecord, preferencesRecord]);
+export type WorkshopRecord = z.infer<typeof workshopRecord>;
+
+export const BACKUP_FORMAT = "gentle-crock-workshop";
+/** The file that a whole workshop is exported to; its JSON Schema is published in public/schema/. */
+export const backupFile = z.strictObject({
+  format: z.literal(BACKUP_FORMAT),
+  version: z.literal(1),
+  exportedAt: z.iso.datetime(),
+  records: z.array(workshopRecord),
+});
+export type BackupFile = z.infer<typeof backupFile>;

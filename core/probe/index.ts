@@ -1,0 +1,2 @@
+export * from "./offset";
+export * from "./placement";

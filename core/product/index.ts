@@ -1,0 +1,3 @@
+export * from "./beer";
+export * from "./defaults";
+export * from "./gravity";

@@ -1,0 +1,6 @@
+export * from "./parse";
+export * from "./print";
+export * from "./result";
+export * from "./rounding";
+export * from "./temperature";
+export * from "./units";

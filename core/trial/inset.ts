@@ -1,0 +1,83 @@
+import type { TrialInput } from "./input";
+import type { Metrics } from "./metrics";
+import { advance, copyState, displayScale, startRun, type RunState, type Watcher } from "./stepper";
+
+/** A short stretch of a trial at full detail. Times in s from the start of the trial, temperatures in °C. */
+export interface Inset {
+  from: number;
+  to: number;
+  time: Float32Array;
+  product: Float32Array;
+  probe: Float32Array;
+  air: Float32Array;
+  reading: Float32Array;
+  heat: Uint8Array;
+  cold: Uint8Array;
+}
+
+const WIDTH = 3 * 3600;
+const EVERY = 30;
+
+/** Where to look first, s: at the chase, at the furthest excursion from the band, or at the busiest hour. */
+export function worstMoment(metrics: Metrics, band: { low: number; high: number }): number {
+  const { reversals, arrived, busiestHour, seconds } = metrics;
+  if (reversals.worstFrom !== null && reversals.perDay > 3) return reversals.worstFrom + WIDTH / 3;
+  if (arrived) {
+    const { product } = arrived;
+    const under = band.low - product.low;
+    const over = product.high - band.high;
+    if (Math.max(under, over) > 0) return under > over ? product.lowAt : product.highAt;
+    if (busiestHour.starts > 1) return busiestHour.from + 1800;
+    return metrics.settled ? metrics.settled.product.highAt : product.highAt;
+  }
+  return seconds / 2;
+}
+
+/** Runs a stretch of three hours around a moment again, exactly, from the nearest saved moment before it. */
+export function insetAround(input: TrialInput, checkpoints: readonly RunState[], moment: number): Inset {
+  const run = startRun(input);
+  const { dt } = input;
+  const end = run.steps * dt;
+  const from = Math.max(0, Math.min(moment - WIDTH / 2, end - WIDTH));
+  const to = Math.min(end, from + WIDTH);
+  const firstStep = Math.floor(from / dt);
+  const saved = checkpoints.filter((c) => c.step <= firstStep).at(-1);
+  if (saved) run.state = copyState(saved);
+  const every = Math.max(1, Math.round(EVERY / dt));
+  const lastStep = Math.floor(to / dt);
+  const count = Math.floor((lastStep - firstStep - 1) / every) + 1;
+  const line = () => new Float32Array(count);
+  const inset: Inset = {
+    from,
+    to,
+    time: line(),
+    product: line(),
+    probe: line(),
+    air: line(),
+    reading: line(),
+    heat: new Uint8Array(count),
+    cold: new Uint8Array(count),
+  };
+  const { network } = run;
+  const vessel = network.vessels[0]!;
+  const probe = network.probes[input.controllers[0]!.probe]!;
+  const { air } = network;
+  const { slope, zero } = displayScale(run);
+  const watcher: Watcher = {
+    sample({ step, x }, shown, _room, heating, cooling) {
+      const offset = step - firstStep;
+      if (offset < 0 || offset % every !== 0) return;
+      const i = offset / every;
+      if (i >= count) return;
+      inset.time[i] = step * dt;
+      inset.product[i] = x[vessel]!;
+      inset.probe[i] = x[probe]!;
+      inset.air[i] = x[air]!;
+      inset.reading[i] = shown * slope + zero;
+      inset.heat[i] = heating ? 1 : 0;
+      inset.cold[i] = cooling ? 1 : 0;
+    },
+  };
+  advance(run, lastStep, watcher);
+  return inset;
+}

@@ -1,0 +1,80 @@
+import { buildNetwork } from "../chamber";
+import { meanRoom } from "../climate";
+import type { Margins } from "../controller";
+import type { Chamber, Stage } from "../model";
+import { kelvins } from "../quantity";
+import { discretise, INPUT, stateSpace, type Hold } from "./discretise";
+
+const DT = 10;
+const LONGEST_RUN = 12 * 3600;
+const RUN_ON = 90 * 60;
+/** Reserve over the other device's run-on that keeps the two apart, K (docs/sources.md: chasing). */
+export const MARGIN_RESERVE = 0.2;
+
+function step({ n, m, phi, gamma }: Hold, x: Float64Array, u: Float64Array, next: Float64Array): void {
+  for (let i = 0; i < n; i++) {
+    let sum = 0;
+    for (let j = 0; j < n; j++) sum += phi[i * n + j]! * x[j]!;
+    for (let j = 0; j < m; j++) sum += gamma[i * m + j]! * u[j]!;
+    next[i] = sum;
+  }
+  x.set(next);
+}
+
+/**
+ * How far the probe runs on within 90 minutes after the heater, and after the compressor, has brought it from the end
+ * of the band to the target, in a room at its mean. The drift that the room alone would cause is taken off, so that
+ * what is left is the device's own residual heat or cold. Null for a device that is absent or cannot get there.
+ */
+export function measureRunOn(chamber: Chamber, stage: Stage): { heat: number | null; cold: number | null } {
+  const network = buildNetwork(chamber);
+  const off = discretise(stateSpace(network, false), DT);
+  const on = discretise(stateSpace(network, true), DT);
+  const room = meanRoom(chamber.room);
+  const probe = network.probes[0]!;
+  const n = network.nodes.length;
+  const next = new Float64Array(n);
+
+  const measure = (device: "heat" | "cold"): number | null => {
+    const sign = device === "heat" ? 1 : -1;
+    const u = new Float64Array(off.m);
+    u[INPUT.constant] = 1;
+    u[INPUT.room] = room;
+    const x = new Float64Array(n).fill(device === "heat" ? stage.low : stage.high);
+    u[INPUT.heater] = device === "heat" ? network.heaterPower : 0;
+    let seconds = 0;
+    while (sign * (x[probe]! - stage.target) < 0) {
+      if ((seconds += DT) > LONGEST_RUN) return null;
+      step(device === "heat" ? off : on, x, u, next);
+    }
+    u[INPUT.heater] = 0;
+    const stop = x[probe]!;
+    // The same moment without residual heat or cold: heater body and evaporator at the air's temperature.
+    const calm = x.slice();
+    calm[network.heater] = calm[network.air] = calm[network.evaporator] = calm[network.lining] = stop;
+    const calmNext = new Float64Array(n);
+    let furthest = 0;
+    for (let t = 0; t < RUN_ON; t += DT) {
+      step(off, x, u, next);
+      step(off, calm, u, calmNext);
+      const drift = sign * (calm[probe]! - stop);
+      furthest = Math.max(furthest, sign * (x[probe]! - stop) - Math.max(0, drift));
+    }
+    return furthest;
+  };
+  return {
+    heat: network.heaterPower > 0 ? measure("heat") : null,
+    cold: network.coolerPower > 0 ? measure("cold") : null,
+  };
+}
+
+/**
+ * Least differentials by the rule of chasing: heating differential ≥ undershoot after the compressor + 0.2 K, cooling
+ * differential ≥ overshoot after the heater + 0.2 K. Where one device is missing nothing can chase.
+ */
+export function marginsOf(chamber: Chamber, stage: Stage): Margins {
+  const ran = measureRunOn(chamber, stage);
+  const both = chamber.heater.power > 0 && chamber.cooler.power > 0;
+  const margin = (runOn: number | null) => kelvins(both && runOn !== null ? runOn + MARGIN_RESERVE : 0);
+  return { heating: margin(ran.cold), cooling: margin(ran.heat) };
+}

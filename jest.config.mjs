@@ -1,0 +1,28 @@
+const swc = [
+  "@swc/jest",
+  {
+    jsc: {
+      parser: { syntax: "typescript", tsx: true },
+      transform: { react: { runtime: "automatic" } },
+      target: "es2022",
+    },
+    module: { type: "commonjs" },
+  },
+];
+const shared = {
+  transform: { "^.+\\.(t|j|mj)sx?$": swc },
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/$1", "\\.css$": "<rootDir>/scripts/empty.cjs" },
+  transformIgnorePatterns: ["/node_modules/(?!(react-hotkeys-hook|nanoid|odex)/)"],
+  modulePathIgnorePatterns: ["<rootDir>/.next"],
+};
+export default {
+  projects: [
+    { ...shared, displayName: "core", testEnvironment: "node", testMatch: ["<rootDir>/{core,demo,scripts}/**/*.test.ts"] },
+    {
+      ...shared,
+      displayName: "screens",
+      testEnvironment: "jsdom",
+      testMatch: ["<rootDir>/{workshop,parts,bench,rooms}/**/*.test.{ts,tsx}"],
+    },
+  ],
+};
