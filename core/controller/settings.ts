@@ -17,20 +17,27 @@ export interface Ask {
   error: TemperatureDifference;
   /** Null where nothing is known of the chamber's run-on. */
   margins: Margins | null;
+  /** How much warmer than its probe the product can be when cold is called for, K: its own heat has to get out. */
+  stray?: TemperatureDifference;
 }
 
 /** Rest that protects a compressor, s (common practice: 3 to 10 minutes, 5 usual; no source). */
 export const USUAL_DELAY = 300;
+/** Below this no usual unit can be set (common practice: 0.3 to 2 °C; no source). */
+const LEAST_DIFFERENTIAL = 0.3;
 /** Distance of the alarms from the band, K: outside of what is normal, near enough to sound in time (our estimate). */
 const ALARM_DISTANCE = 1.5;
 
 /**
- * The settings that a band and a target ask for: setpoint at the target, differentials out to the ends of the band,
- * but never less than the margins that keep heat and cold apart. Not yet rounded to a unit.
+ * The settings that a band and a target ask for: setpoint at the target, differentials out to the ends of the band
+ * (short of the warm end by what the product strays from its probe), but never less than the margins that keep heat
+ * and cold apart. Not yet rounded to a unit.
  */
 export function wishFor(ask: Ask): Settings {
-  const heating = kelvins(Math.max(ask.target - ask.low, ask.margins?.heating ?? 0));
-  const cooling = kelvins(Math.max(ask.high - ask.target, ask.margins?.cooling ?? 0));
+  const heating = kelvins(Math.max(ask.target - ask.low, ask.margins?.heating ?? 0, LEAST_DIFFERENTIAL));
+  const cooling = kelvins(
+    Math.max(ask.high - ask.target - (ask.stray ?? 0), ask.margins?.cooling ?? 0, LEAST_DIFFERENTIAL),
+  );
   return {
     setpoint: ask.target,
     heatingDifferential: heating,

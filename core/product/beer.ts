@@ -57,6 +57,10 @@ export function stepFerment(state: FermentState, kind: ProductKind, t: number, d
   return fermented;
 }
 
+/** Largest own heat at a steady temperature, W: the steepest point of the logistic course, Q·k/4. */
+export const peakOwnHeat = (product: Product, volume: number, t: Temperature): number =>
+  (fermentationHeat(product, volume) * RATE_AT_20[product.kind] * Q10 ** ((t - 20) / 10)) / DAY / 4;
+
 /**
  * Where beer begins to freeze, °C: −(0.42·ABW + 0.04·OE + 0.2). Value from memory of a brewing rule; the true point
  * may be a degree warmer, so warnings keep 1 K above it.

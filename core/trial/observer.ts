@@ -1,6 +1,6 @@
 import { EnergySums } from "./energy";
 import { REVERSAL_WITHIN, SwitchLog } from "./events";
-import { copyState, displayScale, type Run, type RunState, type Watcher } from "./stepper";
+import { displayScale, type Run, type RunState, type Watcher } from "./stepper";
 import { emptyTrace, type Trace } from "./trace";
 
 /** Lowest and highest seen, and when. */
@@ -25,6 +25,7 @@ export class Range {
   with(other: Range): Range {
     const joined = new Range();
     for (const r of [this, other]) {
+      if (r.low > r.high) continue; // has seen nothing
       joined.add(r.low, r.lowAt);
       joined.add(r.high, r.highAt);
     }
@@ -34,7 +35,6 @@ export class Range {
 
 /** Seconds after arrival from which the swing counts as the steady one. */
 export const SETTLING = 12 * 3600;
-const CHECKPOINT = 3 * 3600;
 
 /** All that is gathered in one part of a trial: on the way to the band, just arrived, settled. */
 class Phase {
@@ -50,13 +50,12 @@ class Phase {
   highAlarm = 0;
 }
 
-/** Gathers trace, switchings, ranges, exact energy and saved moments in one pass over a trial. */
+/** Gathers trace, switchings, ranges and exact energy in one pass over a trial. */
 export class Observer implements Watcher {
   readonly trace: Trace;
   readonly heat = new SwitchLog();
   readonly cold = new SwitchLog();
   readonly energy: EnergySums;
-  readonly checkpoints: RunState[] = [];
   readonly onTheWay = new Phase();
   readonly arriving = new Phase();
   readonly settled = new Phase();
@@ -71,8 +70,6 @@ export class Observer implements Watcher {
   private readonly air: number;
   private readonly slope: number;
   private readonly zero: number;
-  private readonly checkpointEvery: number;
-  private untilCheckpoint = 0;
   private readonly binEnd: number[];
   private bin = 0;
   private binSteps = 0;
@@ -100,7 +97,6 @@ export class Observer implements Watcher {
     this.probe = network.probes[input.controllers[0]!.probe]!;
     this.air = network.air;
     ({ slope: this.slope, zero: this.zero } = displayScale(run));
-    this.checkpointEvery = Math.max(1, Math.round(CHECKPOINT / input.dt));
     this.binEnd = Array.from({ length: bins }, (_, i) => Math.ceil(((i + 1) * run.steps) / bins));
   }
 
@@ -110,11 +106,6 @@ export class Observer implements Watcher {
     const product = x[this.product]!;
     const probe = x[this.probe]!;
     const air = x[this.air]!;
-    if (this.untilCheckpoint === 0) {
-      this.checkpoints.push(copyState(state));
-      this.untilCheckpoint = this.checkpointEvery;
-    }
-    this.untilCheckpoint--;
 
     if (step >= this.binEnd[this.bin]!) this.closeBin();
     const { lows, highs } = this;

@@ -12,7 +12,7 @@ import {
 } from "../controller";
 import { fill, type Chamber, type ChamberRecord, type Settings } from "../model";
 import type { Scale } from "../quantity";
-import { marginsOf } from "./runOn";
+import { marginsOf, strayOf } from "./runOn";
 
 /** A stored chamber with all that follows from it short of a trial. */
 export interface Plan {
@@ -34,7 +34,7 @@ export function planOf(record: ChamberRecord): Plan {
   const { unit } = chamber;
   const error = chamber.probes[0]!.error;
   const margins = marginsOf(chamber, stage);
-  const ask: Ask = { low: stage.low, high: stage.high, target: stage.target, error, margins };
+  const ask: Ask = { low: stage.low, high: stage.high, target: stage.target, error, margins, stray: strayOf(chamber, stage) };
   const wish = wishFor(ask);
   const wished = fill(wish, record.settings);
   const settings = fitToUnit(wished, unit);

@@ -1,8 +1,10 @@
-import { buildNetwork } from "../chamber";
+import { buildNetwork, coldNeeded } from "../chamber";
 import { meanRoom } from "../climate";
 import type { Margins } from "../controller";
 import type { Chamber, Stage } from "../model";
-import { kelvins } from "../quantity";
+import { placements } from "../probe";
+import { peakOwnHeat } from "../product";
+import { kelvins, type TemperatureDifference } from "../quantity";
 import { discretise, INPUT, stateSpace, type Hold } from "./discretise";
 
 const DT = 10;
@@ -70,11 +72,33 @@ export function measureRunOn(chamber: Chamber, stage: Stage): { heat: number | n
 
 /**
  * Least differentials by the rule of chasing: heating differential ≥ undershoot after the compressor + 0.2 K, cooling
- * differential ≥ overshoot after the heater + 0.2 K. Where one device is missing nothing can chase.
+ * differential ≥ overshoot after the heater + 0.2 K. A device that is missing, or that this room and the product's own
+ * heat never call for, cannot begin a chase: its run-on asks for no margin.
  */
 export function marginsOf(chamber: Chamber, stage: Stage): Margins {
-  const ran = measureRunOn(chamber, stage);
+  const vessel = chamber.vessels[0]!;
+  const ownHeat = peakOwnHeat(vessel.product, vessel.volume, stage.target);
+  const heats = chamber.heater.power > 0 && chamber.room.low < stage.target;
+  const cools = chamber.cooler.power > 0 && coldNeeded(chamber, stage.target, ownHeat) > 0;
   const both = chamber.heater.power > 0 && chamber.cooler.power > 0;
-  const margin = (runOn: number | null) => kelvins(both && runOn !== null ? runOn + MARGIN_RESERVE : 0);
-  return { heating: margin(ran.cold), cooling: margin(ran.heat) };
+  const ran = both && (heats || cools) ? measureRunOn(chamber, stage) : { heat: null, cold: null };
+  const margin = (runOn: number | null, begins: boolean) =>
+    kelvins(begins && runOn !== null ? runOn + MARGIN_RESERVE : 0);
+  return { heating: margin(ran.cold, cools), cooling: margin(ran.heat, heats) };
+}
+
+/**
+ * How much warmer than its probe the product is at the height of its own heat, K. In the quasi-steady state the heat
+ * leaves through the vessel's conductance, Tp − Tair = q/G, of which the probe misses its share of air.
+ */
+export function strayOf(chamber: Chamber, stage: Stage): TemperatureDifference {
+  const vessel = chamber.vessels[0]!;
+  const network = buildNetwork(chamber);
+  const node = network.vessels[0]!;
+  const conductance = network.links
+    .filter((l) => l.a === node && (l.b === network.air || l.b === network.lining))
+    .reduce((sum, l) => sum + l.conductance, 0);
+  const { toAir, toProduct } = placements[chamber.probes[0]!.place];
+  const missed = toAir / (toAir + toProduct);
+  return kelvins((peakOwnHeat(vessel.product, vessel.volume, stage.target) / conductance) * missed);
 }

@@ -27,6 +27,8 @@ export interface Run {
   holds: [Hold, Hold];
   steps: number;
   totalHeat: number[];
+  /** Room at the middle of each step of a day (of the whole trial where a day is no whole number of steps), °C. */
+  rooms: Float64Array;
   state: RunState;
 }
 
@@ -36,6 +38,13 @@ export interface Watcher {
   sample(state: RunState, shown: number, room: number, heating: boolean, cooling: boolean): void;
 }
 
+/** A room repeats itself daily, and a cosine a step would not be free. */
+function roomByStep({ chamber, dt, startHour }: TrialInput, steps: number): Float64Array {
+  const perDay = Math.round(86_400 / dt);
+  const length = Math.abs(perDay * dt - 86_400) < 1e-9 ? perDay : steps;
+  return Float64Array.from({ length }, (_, i) => roomTemperature(chamber.room, (i + 0.5) * dt, startHour));
+}
+
 /** Sets up a trial: cabinet, lining and devices at the room's temperature, each vessel at its own. */
 export function startRun(input: TrialInput): Run {
   const network = buildNetwork(input.chamber);
@@ -43,11 +52,13 @@ export function startRun(input: TrialInput): Run {
   const x = new Float64Array(network.nodes.length).fill(room);
   network.vessels.forEach((node, v) => (x[node] = input.chamber.vessels[v]!.startTemperature));
   const hold = (compressor: boolean) => discretise(stateSpace(network, compressor), input.dt);
+  const steps = Math.round((input.days * 86_400) / input.dt);
   return {
     input,
     network,
     holds: [hold(false), hold(true)],
-    steps: Math.round((input.days * 86_400) / input.dt),
+    steps,
+    rooms: roomByStep(input, steps),
     totalHeat: input.chamber.vessels.map((v) => fermentationHeat(v.product, v.volume)),
     state: {
       step: 0,
@@ -74,14 +85,6 @@ function countsAt(run: Run, controller: number, seconds: number): Counts {
   let settings = controllers[controller]!.settings;
   for (const h of happenings) if (h.kind === "settings" && h.controller === controller && h.at <= seconds) settings = h.settings;
   return countsOf(settings, chamber.unit);
-}
-
-/** Room temperature at the middle of each step of a day: a room repeats itself daily, a cosine a step would not be free. */
-function roomByStep(run: Run): Float64Array {
-  const { chamber, dt, startHour } = run.input;
-  const perDay = Math.round(86_400 / dt);
-  const length = Math.abs(perDay * dt - 86_400) < 1e-9 ? perDay : run.steps;
-  return Float64Array.from({ length }, (_, i) => roomTemperature(chamber.room, (i + 0.5) * dt, startHour));
 }
 
 /** Step counts at which a controller's settings change, in order. */
@@ -120,7 +123,7 @@ function fixedPart(run: Run, hold: Hold, heating: boolean, into: Float64Array): 
  * held for a minute, controllers read before each step and act over it. The inner loop allocates nothing.
  */
 export function advance(run: Run, untilStep: number, watcher: Watcher): void {
-  const { input, network, holds, state } = run;
+  const { input, network, holds, rooms, state } = run;
   const { chamber, dt } = input;
   const { unit } = chamber;
   const n = network.nodes.length;
@@ -132,7 +135,6 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const productEvery = Math.max(1, Math.round(PRODUCT_STEP / dt));
   const perStep = unit.scale === "C" ? 1 / unit.resolution : 1.8 / unit.resolution;
   const changes = changeSteps(run);
-  const rooms = roomByStep(run);
   const stepUnit = stepTwoOutlet;
 
   const controller = state.controllers[0]!;

@@ -1,0 +1,60 @@
+import { heaterFor, heatNeeded } from "../chamber";
+import { measures, printMeasure } from "../quantity";
+import type { Rule } from "./types";
+import { words } from "./words";
+
+/** Above this the lumped model of a plastic-lined box has left its ground, °C. */
+const MODEL_END = 80;
+const HOT = 45;
+/** More than this above the band is an excursion that the product's skin feels, K. */
+const UNSEEN = 10;
+
+/** The air gets so hot that the box, and the model, have left their ground. */
+export const airTooHot: Rule = (c) => {
+  const { air } = c.trial.metrics.whole;
+  const { chamber } = c.plan;
+  if (air.high < HOT || air.high < chamber.stages[0]!.high + 15 || chamber.room.high > HOT) return null;
+  if (chamber.heater.power === 0) return null;
+  const { at, when } = words(c);
+  const smaller = heaterFor(heatNeeded(chamber, chamber.stages[0]!.target));
+  return {
+    id: "air-too-hot",
+    severity: "danger",
+    station: "heat",
+    title: "The heater is dangerously large",
+    text: `The air reaches ${at(air.high)} (${when(air.highAt)}) before the probe knows.${air.high > MODEL_END ? ` Above ${at(MODEL_END)} this model has left its ground and parts of the box can be hotter still.` : ""} Linings soften and things near the heater can burn: fit an independent thermal cut-out, whatever the controller.`,
+    moment: air.highAt,
+    remedies:
+      smaller < chamber.heater.power
+        ? [
+            {
+              id: "smaller-heater",
+              label: `Use a ${printMeasure(smaller, measures.power, "metric")} heater`,
+              edits: [{ section: "heater", field: "power", value: smaller }],
+            },
+          ]
+        : [],
+  };
+};
+
+/** The air swings far past the band while the probe, in or on the product, shows nothing of it. */
+export const airUnseen: Rule = (c) => {
+  const { settled } = c.trial.metrics;
+  if (!settled) return null;
+  const { low, high } = c.plan.chamber.stages[0]!;
+  const over = settled.air.high - high;
+  const under = low - settled.air.low;
+  const worst = Math.max(over, under);
+  if (worst < UNSEEN || (over > under && settled.air.high >= HOT)) return null;
+  const { at, by, when } = words(c);
+  const moment = over > under ? settled.air.highAt : settled.air.lowAt;
+  return {
+    id: "air-unseen",
+    severity: "note",
+    station: "probe",
+    title: "The air swings further than the display shows",
+    text: `While the display stays near the setpoint the air goes to ${at(over > under ? settled.air.high : settled.air.low)} (${when(moment)}), ${by(worst)} past the band. For a full vessel that is harmless; small jars or a culture on the shelf would feel it.`,
+    moment,
+    remedies: [],
+  };
+};

@@ -1,0 +1,129 @@
+import { coldAvailable, coldNeeded, heaterFor, heatNeeded } from "../chamber";
+import { peakOwnHeat } from "../product";
+import { printDuration, printMeasure, measures } from "../quantity";
+import type { Rule } from "./types";
+import { percent, words } from "./words";
+
+const watts = (w: number) => printMeasure(Math.round(w), measures.power, "metric");
+
+/** The product never gets into its band. */
+export const neverArrives: Rule = (c) => {
+  const { metrics } = c.trial;
+  if (metrics.timeToBand !== null) return null;
+  const { at } = words(c);
+  const stage = c.plan.chamber.stages[0]!;
+  const below = metrics.whole.product.high < stage.low;
+  const need = heatNeeded(c.plan.chamber, stage.target);
+  const power = heaterFor(need);
+  return {
+    id: "never-arrives",
+    severity: "danger",
+    station: "heat",
+    title: "It never gets there",
+    text: below
+      ? `In ${c.trial.days} days the product gets no warmer than ${at(metrics.whole.product.high)}; its band begins at ${at(stage.low)}. Holding ${at(stage.target)} in the coldest room takes ${watts(need)}, the heater gives ${watts(c.plan.chamber.heater.power)}.`
+      : `In ${c.trial.days} days the product gets no colder than ${at(metrics.whole.product.low)}; its band ends at ${at(stage.high)}.`,
+    moment: below ? metrics.whole.product.highAt : metrics.whole.product.lowAt,
+    remedies:
+      below && power > c.plan.chamber.heater.power
+        ? [{ id: "heater", label: `Use a ${watts(power)} heater`, edits: [{ section: "heater", field: "power", value: power }] }]
+        : [],
+  };
+};
+
+const SLOW = 24 * 3600;
+
+/** It gets there, but takes more than a day. */
+export const slowArrival: Rule = (c) => {
+  const { timeToBand } = c.trial.metrics;
+  if (timeToBand === null || timeToBand <= SLOW) return null;
+  const vessel = c.plan.chamber.vessels[0]!;
+  const { at } = words(c);
+  return {
+    id: "slow-arrival",
+    severity: "warning",
+    station: "job",
+    title: "It takes long to get there",
+    text: `From ${at(vessel.startTemperature)} it takes ${printDuration(timeToBand)} to reach the band. A culture pitched meanwhile works outside its range: let it wait, or start nearer the target.`,
+    moment: timeToBand,
+    remedies: [
+      {
+        id: "start-nearer",
+        label: `Fill it at ${at(c.plan.chamber.stages[0]!.target)}`,
+        edits: [{ section: "vessel", field: "startTemperature", value: c.plan.chamber.stages[0]!.target }],
+      },
+    ],
+  };
+};
+
+/** The heater runs nearly all the time and the product sinks all the same. */
+export const heaterTooWeak: Rule = (c) => {
+  const { metrics } = c.trial;
+  const stage = c.plan.chamber.stages[0]!;
+  const { power } = c.plan.chamber.heater;
+  const need = heatNeeded(c.plan.chamber, stage.target);
+  const sinks = metrics.arrived !== null && metrics.arrived.product.low < stage.low - 0.1;
+  if (!sinks || need <= power * 0.95) return null;
+  const { at, when } = words(c);
+  const better = heaterFor(need);
+  return {
+    id: "heater-too-weak",
+    severity: "danger",
+    station: "heat",
+    title: power === 0 ? "Nothing to heat with" : "The heater is too weak",
+    text: `Holding ${at(stage.target)} in a room at ${at(c.plan.chamber.room.low)} takes ${watts(need)}; there ${power === 0 ? "is no heater" : `are ${watts(power)}`}. The product sinks to ${at(metrics.arrived!.product.low)} (${when(metrics.arrived!.product.lowAt)}).`,
+    moment: metrics.arrived!.product.lowAt,
+    remedies:
+      better > power
+        ? [{ id: "heater", label: `Use a ${watts(better)} heater`, edits: [{ section: "heater", field: "power", value: better }] }]
+        : [],
+  };
+};
+
+/** The compressor runs nearly all the time and the product warms all the same. */
+export const coldTooWeak: Rule = (c) => {
+  const { metrics } = c.trial;
+  const { chamber } = c.plan;
+  const stage = chamber.stages[0]!;
+  const warms = metrics.arrived !== null && metrics.arrived.product.high > stage.high + 0.1;
+  const vessel = chamber.vessels[0]!;
+  const peak = peakOwnHeat(vessel.product, vessel.volume, stage.target);
+  const need = coldNeeded(chamber, stage.target, peak);
+  const have = chamber.cooler.power > 0 ? coldAvailable(chamber, stage.target, chamber.room.high) : 0;
+  if (!warms || need <= have * 0.95) return null;
+  const { at, when } = words(c);
+  return {
+    id: "cold-too-weak",
+    severity: "danger",
+    station: "heat",
+    title: chamber.cooler.power === 0 ? "Nothing to cool with" : "The cooling is too weak",
+    text: `In a room at ${at(chamber.room.high)}${peak > 1 ? `, with up to ${watts(peak)} of the beer\u2019s own heat,` : ""} holding ${at(stage.target)} takes ${watts(need)} of cold; ${have === 0 ? "there is no cooling" : `this compressor gives about ${watts(have)}`}. The product rises to ${at(metrics.arrived!.product.high)} (${when(metrics.arrived!.product.highAt)}).`,
+    moment: metrics.arrived!.product.highAt,
+    remedies:
+      chamber.cooler.power === 0
+        ? [{ id: "cooler", label: "Use the cabinet\u2019s compressor (70\u00a0W of cold)", edits: [{ section: "cooler", field: "power", value: 70 }] }]
+        : [],
+  };
+};
+
+/** The heater covers the need with hardly anything to spare. */
+export const heaterBarely: Rule = (c) => {
+  const stage = c.plan.chamber.stages[0]!;
+  const { power } = c.plan.chamber.heater;
+  const need = heatNeeded(c.plan.chamber, stage.target);
+  if (power === 0 || need > power * 0.95 || need < power * 0.75) return null;
+  const { at } = words(c);
+  const better = heaterFor(need);
+  return {
+    id: "heater-barely",
+    severity: "note",
+    station: "heat",
+    title: "Little heat in reserve",
+    text: `In the coldest hour, room at ${at(c.plan.chamber.room.low)}, the heater has to be on ${percent(need / power)} of the time. A colder night or a door left open is more than it can mend.`,
+    moment: null,
+    remedies:
+      better > power
+        ? [{ id: "heater", label: `Use a ${watts(better)} heater`, edits: [{ section: "heater", field: "power", value: better }] }]
+        : [],
+  };
+};

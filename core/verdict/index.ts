@@ -1,0 +1,4 @@
+export * from "./judge";
+export * from "./normal";
+export * from "./types";
+export * from "./weigh";

@@ -1,0 +1,37 @@
+import { printDuration, printNumber } from "../quantity";
+import type { Case, Rule } from "./types";
+import { fromTo } from "./words";
+
+/** Sentences on what one will see while all is well; empty where the trial never settles. */
+export function whatIsNormal({ trial, scale, plan }: Case): string[] {
+  const { settled, usualCold, usualHeat, timeToBand } = trial.metrics;
+  if (!settled || timeToBand === null) return [];
+  const lines = [
+    `The display wanders from ${fromTo(settled.reading.low, settled.reading.high, scale)}, the product itself from ${fromTo(settled.product.low, settled.product.high, scale)}.`,
+  ];
+  const cycle = (device: string, usual: { run: number; rest: number | null }, look: string) =>
+    usual.rest === null
+      ? `${device} runs ${printDuration(usual.run)} at a time.`
+      : `${device} runs ${printDuration(usual.run)} in ${printDuration(usual.run + usual.rest)}; past ${printDuration(usual.run * 3)} look at ${look}.`;
+  if (usualCold && plan.chamber.cooler.power > 0) lines.push(cycle("The fridge", usualCold, "door, frost and probe"));
+  if (usualHeat && plan.chamber.heater.power > 0) lines.push(cycle("The heater", usualHeat, "door, plug and probe"));
+  if (!usualCold && !usualHeat) lines.push("Neither device has anything to do.");
+  return lines;
+}
+
+/** Nothing is wrong: what is normal, and what it costs. */
+export const allWell: Rule = (c) => {
+  const lines = whatIsNormal(c);
+  if (lines.length === 0) return null;
+  const { energy } = c.trial.metrics;
+  const kilowattHours = (energy.heater + energy.compressor) / 3.6e6 / c.trial.days;
+  return {
+    id: "all-well",
+    severity: "good",
+    station: "settings",
+    title: "What is normal",
+    text: `${lines.join(" ")} It uses about ${printNumber(kilowattHours, 0.1)}\u00a0kWh a day (estimate).`,
+    moment: null,
+    remedies: [],
+  };
+};

@@ -1,0 +1,50 @@
+import { backToAdvised, narrow, offered, shiftSetpoint, strapProbe } from "./remedies";
+import type { Rule } from "./types";
+import { fromTo, percent, words } from "./words";
+
+/** A tenth of a degree is no excursion, K. */
+const TOLERANCE = 0.1;
+
+/** The product leaves the band after it had reached it. */
+export const leavesBand: Rule = (c) => {
+  const { arrived, inBand } = c.trial.metrics;
+  if (!arrived) return null;
+  const { low, high } = c.plan.chamber.stages[0]!;
+  const under = low - arrived.product.low;
+  const over = arrived.product.high - high;
+  const worst = Math.max(under, over);
+  if (worst <= TOLERANCE) return null;
+  const { at, by, when } = words(c);
+  const cold = under > over;
+  const moment = cold ? arrived.product.lowAt : arrived.product.highAt;
+  const inAir = c.plan.chamber.probes[0]!.place === "air" || c.plan.chamber.probes[0]!.place === "waterBottle";
+  return {
+    id: "leaves-band",
+    severity: worst > 1 || inBand < 0.9 ? "danger" : "warning",
+    station: inAir ? "probe" : "settings",
+    title: cold ? "The product gets too cold" : "The product gets too warm",
+    text: `It ${cold ? "sinks to" : "rises to"} ${at(cold ? arrived.product.low : arrived.product.high)}, ${by(worst)} ${cold ? "below the coldest" : "above the warmest"} that you allow (${when(moment)}), and is in its band ${percent(inBand)} of the time.${inAir ? " The probe does not feel the product, so the controller does not know." : ""}`,
+    moment,
+    remedies: offered(inAir ? strapProbe(c) : null, backToAdvised(c), shiftSetpoint(c), narrow(c), inAir ? null : strapProbe(c)),
+  };
+};
+
+/** The steady swing keeps to one end of the band: the display never shows its middle. */
+export const livesAtOneEnd: Rule = (c) => {
+  const { settled } = c.trial.metrics;
+  if (!settled) return null;
+  const { low, high, target } = c.plan.chamber.stages[0]!;
+  const { product } = settled;
+  const away = product.low > target ? product.low - target : product.high < target ? product.high - target : 0;
+  if (Math.abs(away) < 0.2 || product.low < low - TOLERANCE || product.high > high + TOLERANCE) return null;
+  const { at, by } = words(c);
+  return {
+    id: "lives-at-one-end",
+    severity: "note",
+    station: "settings",
+    title: away < 0 ? "It lives in the cold half of the band" : "It lives in the warm half of the band",
+    text: `Once settled the product moves from ${fromTo(product.low, product.high, c.scale)} and never comes nearer to the target of ${at(target)} than ${by(Math.abs(away))}: in this room only one of the two devices works.`,
+    moment: away < 0 ? product.lowAt : product.highAt,
+    remedies: offered(shiftSetpoint(c), narrow(c)),
+  };
+};

@@ -1,0 +1,82 @@
+import { USUAL_DELAY } from "../controller";
+import { kelvins, printDuration } from "../quantity";
+import { backToAdvised, offered, strapProbe, widenToMargins } from "./remedies";
+import type { Rule } from "./types";
+import { words } from "./words";
+
+/** More than this a day is no weather: day and night alone can turn a chamber round twice. */
+const CHASE_PER_DAY = 3;
+
+/** Heat and cold answer each other: the rule of chasing. */
+export const chasing: Rule = (c) => {
+  const { reversals, runOn } = c.trial.metrics;
+  if (reversals.perDay <= CHASE_PER_DAY || reversals.worstFrom === null) return null;
+  const { by, when } = words(c);
+  const { settings, margins } = c.plan;
+  const residualCold = Math.max(margins.heating - 0.2, runOn.cold) - settings.heatingDifferential;
+  const residualHeat = Math.max(margins.cooling - 0.2, runOn.heat) - settings.coolingDifferential;
+  const cause =
+    residualCold >= residualHeat
+      ? `the evaporator stays cold after the compressor stops and carries the probe ${by(Math.max(margins.heating - 0.2, runOn.cold))} on, more than the heating differential of ${by(settings.heatingDifferential)}`
+      : `the heater stays hot after it is cut and carries the probe ${by(Math.max(margins.cooling - 0.2, runOn.heat))} on, more than the cooling differential of ${by(settings.coolingDifferential)}`;
+  return {
+    id: "chasing",
+    severity: "danger",
+    station: "settings",
+    title: "Heat and cold chase each other",
+    text: `${Math.round(reversals.perDay)} times a day one starts within 90 minutes of the other\u2019s stop (${when(reversals.worstFrom)}): ${cause}. A longer compressor delay does not cure it.`,
+    moment: reversals.worstFrom,
+    remedies: offered(widenToMargins(c), strapProbe(c), backToAdvised(c)),
+  };
+};
+
+const MANY_STARTS = 4;
+
+/** The compressor starts too often. */
+export const shortCycling: Rule = (c) => {
+  const { busiestHour, reversals } = c.trial.metrics;
+  if (busiestHour.starts <= MANY_STARTS || reversals.perDay > CHASE_PER_DAY) return null;
+  const { when } = words(c);
+  return {
+    id: "short-cycling",
+    severity: "warning",
+    station: "settings",
+    title: "The compressor starts too often",
+    text: `${busiestHour.starts} starts within an hour (${when(busiestHour.from)}). Each start wears it; three an hour are plenty.`,
+    moment: busiestHour.from,
+    remedies: offered(
+      {
+        id: "wider-cold",
+        label: "Double the cooling differential",
+        edits: [
+          { section: "settings", field: "coolingDifferential", value: kelvins(c.plan.settings.coolingDifferential * 2) },
+        ],
+      },
+      strapProbe(c),
+    ),
+  };
+};
+
+const LEAST_DELAY = 180;
+
+/** A compressor without a rest. */
+export const delayTooShort: Rule = (c) => {
+  const { compressorDelay } = c.plan.settings;
+  if (c.plan.chamber.cooler.power === 0 || compressorDelay >= LEAST_DELAY) return null;
+  const { shortestRest } = c.trial.metrics;
+  return {
+    id: "delay-too-short",
+    severity: compressorDelay === 0 ? "danger" : "warning",
+    station: "settings",
+    title: "The compressor is not protected",
+    text: `The delay is ${compressorDelay === 0 ? "zero" : printDuration(compressorDelay)}. It protects the compressor from starting against pressure, also after a power cut; it is no matter of patience. 3 to 10 minutes are usual.${shortestRest === null ? "" : ` The shortest rest in the trial is ${printDuration(shortestRest)}.`}`,
+    moment: null,
+    remedies: [
+      {
+        id: "usual-delay",
+        label: "Set the delay to 5 minutes",
+        edits: [{ section: "settings", field: "compressorDelay", value: USUAL_DELAY }],
+      },
+    ],
+  };
+};

@@ -1,0 +1,22 @@
+import {
+  printDifference,
+  printMoment,
+  printTemperature,
+  type Scale,
+  type Temperature,
+  type TemperatureDifference,
+} from "../quantity";
+import type { Case } from "./types";
+
+/** Printing for verdict texts, in the scale of the case. */
+export const words = ({ scale, trial }: Pick<Case, "scale" | "trial">) => ({
+  at: (t: number) => printTemperature(t as Temperature, scale),
+  by: (d: number) => printDifference(d as TemperatureDifference, scale),
+  when: (seconds: number) => printMoment(seconds, trial.startHour),
+});
+
+export const percent = (share: number): string => `${Math.round(share * 100)}\u00a0%`;
+
+/** "18.4 to 20.2 °C" */
+export const fromTo = (low: number, high: number, scale: Scale): string =>
+  `${printTemperature(low as Temperature, scale).replace(/\u00a0.*/, "")} to ${printTemperature(high as Temperature, scale)}`;
