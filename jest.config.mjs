@@ -17,7 +17,12 @@ const shared = {
 };
 export default {
   projects: [
-    { ...shared, displayName: "core", testEnvironment: "node", testMatch: ["<rootDir>/{core,demo,scripts}/**/*.test.ts"] },
+    {
+      ...shared,
+      displayName: "core",
+      testEnvironment: "node",
+      testMatch: ["<rootDir>/{core,demo,scripts}/**/*.test.ts"],
+    },
     {
       ...shared,
       displayName: "screens",

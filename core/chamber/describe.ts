@@ -1,4 +1,14 @@
-import { fill, type Cabinet, type Chamber, type ChamberRecord, type Heater, type Probe, type Product, type Stage, type Unit } from "../model";
+import {
+  fill,
+  type Cabinet,
+  type Chamber,
+  type ChamberRecord,
+  type Heater,
+  type Probe,
+  type Product,
+  type Stage,
+  type Unit,
+} from "../model";
 import { celsius, kelvins, middle, roundTo, type Temperature } from "../quantity";
 import { productDefaults } from "../product";
 import { genericUnit } from "../controller";
@@ -21,7 +31,10 @@ const unitDefaults = (scale: Unit["scale"] | undefined): Unit => genericUnit(sca
 
 /** Cooling power of a usual compressor for a cabinet of this size, W (estimate: in proportion to the wall loss). */
 const coolerDefault = (cabinet: Cabinet): number =>
-  roundTo(referenceCabinet.coolerPower * Math.max(0.5, wallConductance(cabinet) / wallConductance(referenceCabinet.cabinet)), 5);
+  roundTo(
+    referenceCabinet.coolerPower * Math.max(0.5, wallConductance(cabinet) / wallConductance(referenceCabinet.cabinet)),
+    5,
+  );
 
 /**
  * A stored chamber with every default filled in. Later defaults follow from earlier values: the band from the packet,

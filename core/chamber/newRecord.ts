@@ -1,8 +1,4 @@
-import {
-  DEFAULTS_VERSION,
-  RECORD_VERSION,
-  type ChamberRecord,
-} from "../model";
+import { DEFAULTS_VERSION, RECORD_VERSION, type ChamberRecord } from "../model";
 
 /** A chamber with nothing but defaults. The caller hands in identity and time: the core has no clock and no chance. */
 export function newChamber(id: string, name: string, now: string): ChamberRecord {

@@ -35,7 +35,9 @@ export function coldAvailable(chamber: Chamber, inside: Temperature, room: Tempe
   const slope = q0 * COMPRESSOR.perEvaporator;
   const atInside =
     q0 *
-    (1 + COMPRESSOR.perEvaporator * (inside - COMPRESSOR.evaporatorAt) + COMPRESSOR.perRoom * (room - COMPRESSOR.roomAt));
+    (1 +
+      COMPRESSOR.perEvaporator * (inside - COMPRESSOR.evaporatorAt) +
+      COMPRESSOR.perRoom * (room - COMPRESSOR.roomAt));
   // G·(inside − Te) = atInside − slope·(inside − Te)
   return Math.max(0, (toEvaporator * atInside) / (toEvaporator + slope));
 }

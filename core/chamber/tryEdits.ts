@@ -25,7 +25,9 @@ export function contradictions(chamber: Chamber): string[] {
     if (stage.low >= stage.high)
       found.push("The coldest that the product may be has to be below the warmest. Move the other end first.");
     else if (stage.target < stage.low || stage.target > stage.high)
-      found.push("The target has to lie between the coldest and the warmest. Widen the band first, or move the target.");
+      found.push(
+        "The target has to lie between the coldest and the warmest. Widen the band first, or move the target.",
+      );
   }
   return found;
 }

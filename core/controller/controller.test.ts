@@ -33,15 +33,13 @@ const units = fc
     largest: fc.constantFrom(2.5, 10, 15),
     offset: fc.constantFrom(0.5, 5),
   })
-  .map(
-    ({ scale, resolution, smallest, largest, offset }): Unit => ({
-      ...genericUnit(scale),
-      resolution,
-      differentialLow: kelvins(smallest),
-      differentialHigh: kelvins(largest),
-      offsetLimit: kelvins(offset),
-    }),
-  );
+  .map(({ scale, resolution, smallest, largest, offset }): Unit => ({
+    ...genericUnit(scale),
+    resolution,
+    differentialLow: kelvins(smallest),
+    differentialHigh: kelvins(largest),
+    offsetLimit: kelvins(offset),
+  }));
 
 const asks = fc
   .record({
@@ -51,12 +49,10 @@ const asks = fc
     error: fc.constantFrom(0, 0.3, -2, 3),
     margin: fc.constantFrom(0, 0.5, 1.7),
   })
-  .map(
-    ({ low, width, where, error, margin }): Ask => ({
-      ...ask(low, low + width, low + where * width, error),
-      margins: { heating: kelvins(margin), cooling: kelvins(margin / 2) },
-    }),
-  );
+  .map(({ low, width, where, error, margin }): Ask => ({
+    ...ask(low, low + width, low + where * width, error),
+    margins: { heating: kelvins(margin), cooling: kelvins(margin / 2) },
+  }));
 
 /** Where a unit switches, found without its arithmetic: the true temperature is swept and the state machine is watched. */
 function swept(settings: Settings, unit: Unit, error: number) {
@@ -144,7 +140,12 @@ describe("findings", () => {
           const half = field === "compressorDelay" ? 30 : step / 2;
           return Math.abs(settings[field] - wished[field]) > half + 1e-6;
         });
-        expect(found.filter((f) => f.id === "cannot-set").map((f) => f.field).sort()).toEqual(unset.sort());
+        expect(
+          found
+            .filter((f) => f.id === "cannot-set")
+            .map((f) => f.field)
+            .sort(),
+        ).toEqual(unset.sort());
         if (found.length) seen++;
       }),
       { numRuns: 400 },
@@ -231,7 +232,9 @@ describe("the sentence", () => {
     const plugged = { heater: true, cooler: true };
     const text = sentenceOf(settings, genericUnit("C"), plugged).join(" ").replaceAll("\u00a0", " ");
     expect(text).toContain("At 18.5 °C and below the heater comes on; it goes off at 19.0 °C.");
-    expect(text).toContain("At 20.0 °C and above the fridge comes on, once it has rested 5 min; it goes off at 19.0 °C.");
+    expect(text).toContain(
+      "At 20.0 °C and above the fridge comes on, once it has rested 5 min; it goes off at 19.0 °C.",
+    );
     expect(sentenceOf(settings, genericUnit("C"), plugged, "F").join(" ")).toContain("65.3\u00a0°F");
     expect(sentenceOf(settings, genericUnit("C"), { heater: false, cooler: true })[0]).toMatch(/no heater/);
   });

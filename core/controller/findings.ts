@@ -1,12 +1,5 @@
 import type { Settings, Unit } from "../model";
-import {
-  decimalsOf,
-  printDifference,
-  printDuration,
-  printTemperature,
-  type Temperature,
-  type TemperatureDifference,
-} from "../quantity";
+import { kelvins, printDifference, printDuration, printTemperature, type Scale, type Temperature } from "../quantity";
 import type { Ask } from "./settings";
 import { resolutionOf, switchingOf } from "./unit";
 
@@ -33,13 +26,14 @@ export const settingLabels: Record<keyof Settings, string> = {
 const temperatures = ["setpoint", "lowAlarm", "highAlarm"] as const;
 const differences = ["heatingDifferential", "coolingDifferential", "offset"] as const;
 
-/** Prints one setting in the unit's scale at its resolution. */
-export function printSetting(settings: Settings, field: keyof Settings, unit: Unit): string {
+/** Prints one setting at the unit's resolution, or in the other scale in tenths. */
+export function printSetting(settings: Settings, field: keyof Settings, unit: Unit, scale: Scale = unit.scale): string {
+  const resolution = scale === unit.scale ? unit.resolution : 0.1;
   if (field === "compressorDelay") return settings[field] === 0 ? "0\u00a0min" : printDuration(settings[field]);
-  if (field === "offset") return printDifference(settings[field], unit.scale, unit.resolution, true);
+  if (field === "offset") return printDifference(settings[field], scale, resolution, true);
   return field === "heatingDifferential" || field === "coolingDifferential"
-    ? printDifference(settings[field], unit.scale, unit.resolution)
-    : printTemperature(settings[field], unit.scale, unit.resolution);
+    ? printDifference(settings[field], scale, resolution)
+    : printTemperature(settings[field], scale, resolution);
 }
 
 /**
@@ -48,18 +42,25 @@ export function printSetting(settings: Settings, field: keyof Settings, unit: Un
  * @param wished what was asked for, before it was fitted to the unit
  * @param settings what is keyed in
  */
-export function findingsOf(ask: Ask, wished: Settings, settings: Settings, unit: Unit): Finding[] {
+export function findingsOf(
+  ask: Ask,
+  wished: Settings,
+  settings: Settings,
+  unit: Unit,
+  scale: Scale = unit.scale,
+): Finding[] {
   const found: Finding[] = [];
   const step = resolutionOf(unit);
-  const fine = 10 ** -decimalsOf(unit.resolution);
-  const show = (t: Temperature) => printTemperature(t, unit.scale, fine);
-  const showBy = (d: number) => printDifference(d as TemperatureDifference, unit.scale, fine);
+  const show = (t: Temperature) => printTemperature(t, scale);
+  const exactly = (t: Temperature) => printTemperature(t, scale, 0.01);
+  const showBy = (d: number) => printDifference(kelvins(d), scale, 0.01);
+  const say = (field: keyof Settings) => printSetting(settings, field, unit, scale);
 
   const cannot = (field: keyof Settings, asked: string) =>
     found.push({
       id: "cannot-set",
       field,
-      text: `${settingLabels[field]}: ${asked} cannot be set on this unit. The nearest is ${printSetting(settings, field, unit)}.`,
+      text: `${settingLabels[field]}: ${asked} cannot be set on this unit. The nearest is ${say(field)}.`,
     });
   for (const field of temperatures)
     if (Math.abs(wished[field] - settings[field]) > step / 2 + SLACK) cannot(field, show(wished[field]));
@@ -73,29 +74,28 @@ export function findingsOf(ask: Ask, wished: Settings, settings: Settings, unit:
     found.push({
       id: "heat-leaves-band",
       field: "heatingDifferential",
-      text: `Heat comes on at ${show(at.heatOn)}, ${showBy(ask.low - at.heatOn)} below the coldest that you allow.${nearest(ask, settings, unit, "heating")}`,
+      text: `Heat comes on at ${exactly(at.heatOn)} at the probe, ${showBy(ask.low - at.heatOn)} below the coldest that you allow.${nearest(ask, settings, unit, "heating", scale)}`,
     });
   if (at.coolOn > ask.high + step + SLACK)
     found.push({
       id: "cold-leaves-band",
       field: "coolingDifferential",
-      text: `Cold comes on at ${show(at.coolOn)}, ${showBy(at.coolOn - ask.high)} above the warmest that you allow.${nearest(ask, settings, unit, "cooling")}`,
+      text: `Cold comes on at ${exactly(at.coolOn)} at the probe, ${showBy(at.coolOn - ask.high)} above the warmest that you allow.${nearest(ask, settings, unit, "cooling", scale)}`,
     });
   return found;
 }
 
 /** Why the differential is as wide as it is, and the nearest that can be had. */
-function nearest(ask: Ask, settings: Settings, unit: Unit, side: "heating" | "cooling"): string {
+function nearest(ask: Ask, settings: Settings, unit: Unit, side: "heating" | "cooling", scale: Scale): string {
   const field = side === "heating" ? "heatingDifferential" : "coolingDifferential";
   const step = resolutionOf(unit);
   const floor = ask.margins?.[side] ?? 0;
+  const say = printSetting(settings, field, unit, scale);
   if (settings[field] <= unit.differentialLow + step / 2)
-    return ` ${printSetting(settings, field, unit)} is the smallest differential this unit takes.`;
+    return ` ${say} is the smallest differential this unit takes.`;
   if (settings[field] <= floor + step)
-    return ` A smaller differential than ${printSetting(settings, field, unit)} would let heat and cold chase each other; a probe nearer the product needs less.`;
-  return ` A ${side} differential of ${printDifference(
-    Math.max(floor, side === "heating" ? settings.setpoint - ask.low : ask.high - settings.setpoint, unit.differentialLow) as TemperatureDifference,
-    unit.scale,
-    unit.resolution,
-  )} is the nearest that fits.`;
+    return ` A smaller differential than ${say} would let heat and cold chase each other; a probe nearer the product needs less.`;
+  const room = side === "heating" ? settings.setpoint - ask.low : ask.high - settings.setpoint;
+  const fits = kelvins(Math.max(floor, room, unit.differentialLow));
+  return ` A ${side} differential of ${printDifference(fits, scale, unit.scale === scale ? unit.resolution : 0.1)} is the nearest that fits.`;
 }

@@ -3,8 +3,7 @@ import { z } from "zod";
 /** A temperature in °C within what a chamber, kettle or smoker can meet. */
 export const temperatureField = (low = -60, high = 400) => z.number().min(low).max(high).brand<"Temperature">();
 /** A temperature difference in K. */
-export const differenceField = (low = -50, high = 50) =>
-  z.number().min(low).max(high).brand<"TemperatureDifference">();
+export const differenceField = (low = -50, high = 50) => z.number().min(low).max(high).brand<"TemperatureDifference">();
 export const quantityField = (low: number, high: number) => z.number().min(low).max(high);
 
 /** Where a value that differs from its default came from. */

@@ -30,7 +30,12 @@ export const placements: Record<ProbePlace, Placement> = {
     "Strapped to the vessel, under insulation",
     "Steady and simple. It reads the skin, mostly the beer.",
   ),
-  bare: between(120, 0.55, "Taped to the vessel, bare", "Reads half beer, half air: it switches sooner and drifts more."),
+  bare: between(
+    120,
+    0.55,
+    "Taped to the vessel, bare",
+    "Reads half beer, half air: it switches sooner and drifts more.",
+  ),
   dryWell: between(
     300,
     0.97,

@@ -36,7 +36,8 @@ export function readTemperature(text: string, assumed: Scale): Read<Temperature>
   const scale = scaleFrom(rest, assumed);
   if (!scale) return refuse(`\u201c${rest}\u201d is not a temperature scale. Use °C or °F, or the number alone.`);
   const t = fromScale(value, scale);
-  if (t < ABSOLUTE_ZERO) return refuse(`Nothing is colder than ${scale === "C" ? "\u2212273.15 °C" : "\u2212459.67 °F"}.`);
+  if (t < ABSOLUTE_ZERO)
+    return refuse(`Nothing is colder than ${scale === "C" ? "\u2212273.15 °C" : "\u2212459.67 °F"}.`);
   return read(t);
 }
 
@@ -71,7 +72,9 @@ export function readDuration(text: string): Read<number> {
     [/^(s|sec|seconds?)$/i, 1],
     [/^(d|days?)$/i, 86400],
   ].find(([pattern]) => (pattern as RegExp).test(rest))?.[1] as number | undefined;
-  return factor ? read(value * factor) : refuse(`\u201c${rest}\u201d is not a unit of time. Use s, min, h or d, like 90 min.`);
+  return factor
+    ? read(value * factor)
+    : refuse(`\u201c${rest}\u201d is not a unit of time. Use s, min, h or d, like 90 min.`);
 }
 
 const HOUR = /^\s*(\d{1,2})(?:[:.h](\d{2}))?\s*(am|pm)?\s*$/i;

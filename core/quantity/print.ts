@@ -19,12 +19,8 @@ export const printTemperature = (t: Temperature, scale: Scale, resolution = 0.1)
   printNumber(inScale(t, scale), resolution) + SPACE + scaleSign(scale);
 
 /** "0.5 °C": a difference, in degrees of the scale (K has the size of °C; people read °C). */
-export const printDifference = (
-  d: TemperatureDifference,
-  scale: Scale,
-  resolution = 0.1,
-  signed = false,
-): string => printNumber(differenceInScale(d, scale), resolution, signed) + SPACE + scaleSign(scale);
+export const printDifference = (d: TemperatureDifference, scale: Scale, resolution = 0.1, signed = false): string =>
+  printNumber(differenceInScale(d, scale), resolution, signed) + SPACE + scaleSign(scale);
 
 /** "68.0 °F (20.0 °C)": both scales, the first one leading. */
 export function printBoth(t: Temperature, scale: Scale, resolution = 0.1): string {

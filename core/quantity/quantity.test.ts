@@ -97,15 +97,21 @@ describe("reading and printing", () => {
   it("printing a temperature or a difference and reading it is the identity at the resolution", () => {
     const resolutions = fc.constantFrom(0.1, 0.5, 1);
     fc.assert(
-      fc.property(fc.double({ min: -50, max: 300, noNaN: true }), scales, scales, resolutions, (t, scale, assumed, res) => {
-        const back = readTemperature(printTemperature(celsius(t), scale, res), assumed);
-        expect(back.ok && inScale(back.value, scale)).toBeCloseTo(roundTo(inScale(celsius(t), scale), res), 9);
-        const difference = readDifference(printDifference(kelvins(t), scale, res, true), assumed);
-        expect(difference.ok && differenceInScale(difference.value, scale)).toBeCloseTo(
-          roundTo(differenceInScale(kelvins(t), scale), res),
-          9,
-        );
-      }),
+      fc.property(
+        fc.double({ min: -50, max: 300, noNaN: true }),
+        scales,
+        scales,
+        resolutions,
+        (t, scale, assumed, res) => {
+          const back = readTemperature(printTemperature(celsius(t), scale, res), assumed);
+          expect(back.ok && inScale(back.value, scale)).toBeCloseTo(roundTo(inScale(celsius(t), scale), res), 9);
+          const difference = readDifference(printDifference(kelvins(t), scale, res, true), assumed);
+          expect(difference.ok && differenceInScale(difference.value, scale)).toBeCloseTo(
+            roundTo(differenceInScale(kelvins(t), scale), res),
+            9,
+          );
+        },
+      ),
     );
   });
 

@@ -73,7 +73,9 @@ export function readNumber(text: string): Read<{ value: number; rest: string }> 
   if (!match) return refuse(`\u201c${text.trim()}\u201d does not start with a number. Type digits first, like 20.5.`);
   const [, sign = "", digits = "", rest = ""] = match;
   if (/^[.,\d]/.test(rest))
-    return refuse(`\u201c${text.trim()}\u201d has more than one decimal mark. Type thousands without a mark, like 1200.`);
+    return refuse(
+      `\u201c${text.trim()}\u201d has more than one decimal mark. Type thousands without a mark, like 1200.`,
+    );
   const value = Number(digits.replace(",", ".")) * (sign && sign !== "+" ? -1 : 1);
   return read({ value: value === 0 ? 0 : value, rest });
 }
@@ -87,7 +89,9 @@ export function readMeasure(text: string, measure: Measure, system: UnitSystem):
   const found = rest === "" ? known[0] : known.find((u) => u.spellings.includes(rest.toLowerCase()));
   if (!found) {
     const signs = [...new Set(known.map((u) => u.sign))].join(", ");
-    return refuse(`\u201c${rest}\u201d is not a unit of ${measure.name} known here. Use ${signs}, or the number alone.`);
+    return refuse(
+      `\u201c${rest}\u201d is not a unit of ${measure.name} known here. Use ${signs}, or the number alone.`,
+    );
   }
   return read(value * found.inSI);
 }

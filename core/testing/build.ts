@@ -32,4 +32,8 @@ export const settingsOf = (setpoint: number, heating: number, cooling: number, d
 });
 
 export const heaterOf = (power: number): Edit => ({ section: "heater", field: "power", value: power });
-export const probeAt = (place: "air" | "strapped" | "dryWell"): Edit => ({ section: "probe", field: "place", value: place });
+export const probeAt = (place: "air" | "strapped" | "dryWell"): Edit => ({
+  section: "probe",
+  field: "place",
+  value: place,
+});

@@ -12,7 +12,9 @@ describe("matrix exponential", () => {
     const expected = (expm(matrix(rows)) as unknown as MathMatrix).toArray() as number[][];
     const got = exponential(Float64Array.from(values), n);
     const size = Math.max(...expected.flat().map(Math.abs));
-    expected.forEach((row, i) => row.forEach((value, j) => expect(Math.abs(got[i * n + j]! - value) / size).toBeLessThan(1e-12)));
+    expected.forEach((row, i) =>
+      row.forEach((value, j) => expect(Math.abs(got[i * n + j]! - value) / size).toBeLessThan(1e-12)),
+    );
   });
 });
 

@@ -24,7 +24,8 @@ export interface Plan {
   /** What is keyed in: the advised settings with the typed ones laid over them, fitted to the unit. */
   settings: Settings;
   switching: Switching;
-  findings: Finding[];
+  /** In words of a scale. */
+  findings: (scale: Scale) => Finding[];
 }
 
 /** Works out the settings of a stored chamber, with margins from the run-on of its own devices. */
@@ -34,7 +35,14 @@ export function planOf(record: ChamberRecord): Plan {
   const { unit } = chamber;
   const error = chamber.probes[0]!.error;
   const margins = marginsOf(chamber, stage);
-  const ask: Ask = { low: stage.low, high: stage.high, target: stage.target, error, margins, stray: strayOf(chamber, stage) };
+  const ask: Ask = {
+    low: stage.low,
+    high: stage.high,
+    target: stage.target,
+    error,
+    margins,
+    stray: strayOf(chamber, stage),
+  };
   const wish = wishFor(ask);
   const wished = fill(wish, record.settings);
   const settings = fitToUnit(wished, unit);
@@ -45,15 +53,10 @@ export function planOf(record: ChamberRecord): Plan {
     advised: fitToUnit(wish, unit),
     settings,
     switching: switchingOf(settings, unit, error),
-    findings: findingsOf(ask, wished, settings, unit),
+    findings: (scale) => findingsOf(ask, wished, settings, unit, scale),
   };
 }
 
 /** The sentence of a plan, printed in a scale. */
 export const sentenceOfPlan = ({ chamber, settings }: Plan, scale: Scale): string[] =>
-  sentenceOf(
-    settings,
-    chamber.unit,
-    { heater: chamber.heater.power > 0, cooler: chamber.cooler.power > 0 },
-    scale,
-  );
+  sentenceOf(settings, chamber.unit, { heater: chamber.heater.power > 0, cooler: chamber.cooler.power > 0 }, scale);

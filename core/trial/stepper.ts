@@ -83,7 +83,8 @@ export const copyState = (state: RunState): RunState => ({
 function countsAt(run: Run, controller: number, seconds: number): Counts {
   const { controllers, happenings, chamber } = run.input;
   let settings = controllers[controller]!.settings;
-  for (const h of happenings) if (h.kind === "settings" && h.controller === controller && h.at <= seconds) settings = h.settings;
+  for (const h of happenings)
+    if (h.kind === "settings" && h.controller === controller && h.at <= seconds) settings = h.settings;
   return countsOf(settings, chamber.unit);
 }
 

@@ -36,8 +36,22 @@ describe("against the general solver odex, same switching", () => {
 describe("between step sizes, statistics", () => {
   // Free runs drift apart in phase; the default step of 5 s must tell the same story as 1 s. Tolerances: our own.
   it.each([
-    { name: "calm", edits: [...steadyRoom(5), ...heldAt(20)], dt: 5, settings: settingsOf(20, 1, 1), duty: 0.005, ends: 0.005 },
-    { name: "chasing", edits: [...steadyRoom(22), ...heldAt(20), probeAt("air")], dt: 5, settings: settingsOf(20, 0.3, 0.3), duty: 0.011, ends: 0.02 },
+    {
+      name: "calm",
+      edits: [...steadyRoom(5), ...heldAt(20)],
+      dt: 5,
+      settings: settingsOf(20, 1, 1),
+      duty: 0.005,
+      ends: 0.005,
+    },
+    {
+      name: "chasing",
+      edits: [...steadyRoom(22), ...heldAt(20), probeAt("air")],
+      dt: 5,
+      settings: settingsOf(20, 0.3, 0.3),
+      duty: 0.011,
+      ends: 0.02,
+    },
   ])("$name: duty and extremes agree between 1 s and $dt s", ({ edits, dt, settings, duty, ends }) => {
     const at = (step: number) => runTrial(plainTrial(chamberWith(...edits), settings, 6, step)).metrics;
     const [fine, coarse] = [at(1), at(dt)];
@@ -164,7 +178,11 @@ describe("acceptance ranges of the tall cabinet", () => {
 
   it("the margins give differentials that do not chase where smaller ones do", () => {
     for (const power of [60, 120, 400]) {
-      const record = recordWith(...inAir(21, power), { section: "stage", field: "low", value: celsius(19.5) }, { section: "stage", field: "high", value: celsius(20.5) });
+      const record = recordWith(
+        ...inAir(21, power),
+        { section: "stage", field: "low", value: celsius(19.5) },
+        { section: "stage", field: "high", value: celsius(20.5) },
+      );
       const { chamber, settings } = planOf(record);
       expect(runTrial(plainTrial(chamber, settings, 5)).metrics.reversals.perDay).toBeLessThan(3);
     }

@@ -26,7 +26,13 @@ export const neverArrives: Rule = (c) => {
     moment: below ? metrics.whole.product.highAt : metrics.whole.product.lowAt,
     remedies:
       below && power > c.plan.chamber.heater.power
-        ? [{ id: "heater", label: `Use a ${watts(power)} heater`, edits: [{ section: "heater", field: "power", value: power }] }]
+        ? [
+            {
+              id: "heater",
+              label: `Use a ${watts(power)} heater`,
+              edits: [{ section: "heater", field: "power", value: power }],
+            },
+          ]
         : [],
   };
 };
@@ -75,7 +81,13 @@ export const heaterTooWeak: Rule = (c) => {
     moment: metrics.arrived!.product.lowAt,
     remedies:
       better > power
-        ? [{ id: "heater", label: `Use a ${watts(better)} heater`, edits: [{ section: "heater", field: "power", value: better }] }]
+        ? [
+            {
+              id: "heater",
+              label: `Use a ${watts(better)} heater`,
+              edits: [{ section: "heater", field: "power", value: better }],
+            },
+          ]
         : [],
   };
 };
@@ -101,7 +113,13 @@ export const coldTooWeak: Rule = (c) => {
     moment: metrics.arrived!.product.highAt,
     remedies:
       chamber.cooler.power === 0
-        ? [{ id: "cooler", label: "Use the cabinet\u2019s compressor (70\u00a0W of cold)", edits: [{ section: "cooler", field: "power", value: 70 }] }]
+        ? [
+            {
+              id: "cooler",
+              label: "Use the cabinet\u2019s compressor (70\u00a0W of cold)",
+              edits: [{ section: "cooler", field: "power", value: 70 }],
+            },
+          ]
         : [],
   };
 };
@@ -123,7 +141,13 @@ export const heaterBarely: Rule = (c) => {
     moment: null,
     remedies:
       better > power
-        ? [{ id: "heater", label: `Use a ${watts(better)} heater`, edits: [{ section: "heater", field: "power", value: better }] }]
+        ? [
+            {
+              id: "heater",
+              label: `Use a ${watts(better)} heater`,
+              edits: [{ section: "heater", field: "power", value: better }],
+            },
+          ]
         : [],
   };
 };

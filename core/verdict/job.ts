@@ -89,7 +89,11 @@ export const offsetWrong: Rule = (c) => {
     text: `With a probe that shows ${by(Math.abs(probe.error))} too ${probe.error >= 0 ? "high" : "low"} and an offset of ${by(c.plan.settings.offset)}, the display stands ${by(Math.abs(left))} too ${left > 0 ? "high" : "low"}, and all switching with it. The offset is true minus shown.`,
     moment: null,
     remedies: [
-      { id: "true-offset", label: `Set the offset to ${by(offsetFor(probe))}`, edits: [{ section: "settings", field: "offset", value: undefined }] },
+      {
+        id: "true-offset",
+        label: `Set the offset to ${by(offsetFor(probe))}`,
+        edits: [{ section: "settings", field: "offset", value: undefined }],
+      },
     ],
   };
 };

@@ -25,7 +25,13 @@ export const leavesBand: Rule = (c) => {
     title: cold ? "The product gets too cold" : "The product gets too warm",
     text: `It ${cold ? "sinks to" : "rises to"} ${at(cold ? arrived.product.low : arrived.product.high)}, ${by(worst)} ${cold ? "below the coldest" : "above the warmest"} that you allow (${when(moment)}), and is in its band ${percent(inBand)} of the time.${inAir ? " The probe does not feel the product, so the controller does not know." : ""}`,
     moment,
-    remedies: offered(inAir ? strapProbe(c) : null, backToAdvised(c), shiftSetpoint(c), narrow(c), inAir ? null : strapProbe(c)),
+    remedies: offered(
+      inAir ? strapProbe(c) : null,
+      backToAdvised(c),
+      shiftSetpoint(c),
+      narrow(c),
+      inAir ? null : strapProbe(c),
+    ),
   };
 };
 

@@ -49,7 +49,11 @@ export const shortCycling: Rule = (c) => {
         id: "wider-cold",
         label: "Double the cooling differential",
         edits: [
-          { section: "settings", field: "coolingDifferential", value: kelvins(c.plan.settings.coolingDifferential * 2) },
+          {
+            section: "settings",
+            field: "coolingDifferential",
+            value: kelvins(c.plan.settings.coolingDifferential * 2),
+          },
         ],
       },
       strapProbe(c),

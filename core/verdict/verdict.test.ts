@@ -25,17 +25,45 @@ const differentials = (d: number) => [
 
 /** Each rule on a real trial that it fires on, and on one that it does not. */
 const cases: [id: string, firing: Edit[], silent: Edit[]][] = [
-  ["never-arrives", [...steadyRoom(2), heaterOf(0), set("vessel", "startTemperature", celsius(5)), hold], [...steadyRoom(2)]],
+  [
+    "never-arrives",
+    [...steadyRoom(2), heaterOf(0), set("vessel", "startTemperature", celsius(5)), hold],
+    [...steadyRoom(2)],
+  ],
   ["heater-too-weak", [...steadyRoom(2), heaterOf(20), hold], [...steadyRoom(2), hold]],
   ["heater-barely", [...steadyRoom(0), heaterOf(40), hold], [...steadyRoom(15), heaterOf(40), hold]],
-  ["cold-too-weak", [...steadyRoom(34), set("cooler", "power", 10), set("vessel", "startTemperature", celsius(19.5))], [...steadyRoom(34)]],
-  ["chasing", [...narrow, ...steadyRoom(22), heaterOf(60), probeAt("air"), ...differentials(0.3)], [...narrow, ...steadyRoom(22), heaterOf(60), probeAt("air"), ...differentials(1.6)]],
-  ["leaves-band", [...narrow, ...steadyRoom(8), heaterOf(60), ...differentials(2)], [...narrow, ...steadyRoom(8), heaterOf(60)]],
-  ["lives-at-one-end", [hold, ...steadyRoom(5), set("stage", "low", celsius(16)), set("stage", "high", celsius(24))], [...narrow, ...steadyRoom(20)]],
-  ["short-cycling", [...narrow, ...steadyRoom(33), probeAt("air"), heaterOf(0), ...differentials(0.3)], [...narrow, ...steadyRoom(33)]],
+  [
+    "cold-too-weak",
+    [...steadyRoom(34), set("cooler", "power", 10), set("vessel", "startTemperature", celsius(19.5))],
+    [...steadyRoom(34)],
+  ],
+  [
+    "chasing",
+    [...narrow, ...steadyRoom(22), heaterOf(60), probeAt("air"), ...differentials(0.3)],
+    [...narrow, ...steadyRoom(22), heaterOf(60), probeAt("air"), ...differentials(1.6)],
+  ],
+  [
+    "leaves-band",
+    [...narrow, ...steadyRoom(8), heaterOf(60), ...differentials(2)],
+    [...narrow, ...steadyRoom(8), heaterOf(60)],
+  ],
+  [
+    "lives-at-one-end",
+    [hold, ...steadyRoom(5), set("stage", "low", celsius(16)), set("stage", "high", celsius(24))],
+    [...narrow, ...steadyRoom(20)],
+  ],
+  [
+    "short-cycling",
+    [...narrow, ...steadyRoom(33), probeAt("air"), heaterOf(0), ...differentials(0.3)],
+    [...narrow, ...steadyRoom(33)],
+  ],
   ["delay-too-short", [set("settings", "compressorDelay", 0)], []],
   ["air-too-hot", [hold, ...steadyRoom(5), heaterOf(1000), probeAt("dryWell")], [hold, ...steadyRoom(5), heaterOf(60)]],
-  ["air-unseen", [hold, ...steadyRoom(5), heaterOf(180), probeAt("dryWell"), ...differentials(1.5)], [...narrow, ...steadyRoom(18)]],
+  [
+    "air-unseen",
+    [hold, ...steadyRoom(5), heaterOf(180), probeAt("dryWell"), ...differentials(1.5)],
+    [...narrow, ...steadyRoom(18)],
+  ],
   ["alarm-blind", [set("settings", "lowAlarm", celsius(0)), set("settings", "highAlarm", celsius(90))], []],
   ["alarm-nagging", [set("settings", "lowAlarm", celsius(19.3))], []],
   ["outside-packet", [set("stage", "high", celsius(25))], []],
@@ -77,7 +105,13 @@ describe("remedies", () => {
   it.each(remedied)("%s has one that cures it, found by running it", (id, edits) => {
     const record = recordWith(...edits);
     const all = verdictsOn(record);
-    const effects = weigh(record, all.find((v) => v.id === id)!, all, DAYS, "C");
+    const effects = weigh(
+      record,
+      all.find((v) => v.id === id)!,
+      all,
+      DAYS,
+      "C",
+    );
     expect(effects.some((e) => e.cures && !e.harms)).toBe(true);
     for (const effect of effects) expect(effect.text).toMatch(/Then/);
   });

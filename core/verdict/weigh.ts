@@ -19,7 +19,13 @@ export interface Effect {
 const serious: Severity[] = ["danger", "warning"];
 
 /** Runs the trial again with each remedy of a verdict and says what would come of it. */
-export function weigh(record: ChamberRecord, verdict: Verdict, all: readonly Verdict[], days: number, scale: Scale): Effect[] {
+export function weigh(
+  record: ChamberRecord,
+  verdict: Verdict,
+  all: readonly Verdict[],
+  days: number,
+  scale: Scale,
+): Effect[] {
   const before = new Set(all.map((v) => v.id));
   return verdict.remedies.flatMap((remedy): Effect[] => {
     const changed = tryEdits(record, remedy.edits);
@@ -35,7 +41,9 @@ export function weigh(record: ChamberRecord, verdict: Verdict, all: readonly Ver
       ? [
           `product ${fromTo(settled.product.low, settled.product.high, scale)}`,
           reversals.perDay > 3 ? `still ${Math.round(reversals.perDay)} reversals a day` : "no chasing",
-          `${compressorStartsPerDay.toFixed(compressorStartsPerDay < 3 ? 1 : 0)} compressor starts a day`,
+          compressorStartsPerDay === 0
+            ? "the compressor never starts"
+            : `${compressorStartsPerDay.toFixed(compressorStartsPerDay < 3 ? 1 : 0)} compressor starts a day`,
         ]
       : ["the product still does not settle in its band"];
     const also = fresh[0] ? ` But then: ${fresh[0].title.toLowerCase()}.` : "";

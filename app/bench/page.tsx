@@ -1,0 +1,10 @@
+import { Suspense } from "react";
+import { BenchRoute } from "@/bench";
+
+export default function Page() {
+  return (
+    <Suspense>
+      <BenchRoute />
+    </Suspense>
+  );
+}

@@ -1,0 +1,10 @@
+import { Suspense } from "react";
+import { CardRoom } from "@/rooms";
+
+export default function Page() {
+  return (
+    <Suspense>
+      <CardRoom />
+    </Suspense>
+  );
+}

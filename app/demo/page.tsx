@@ -1,0 +1,1 @@
+export { DemoDoor as default } from "@/rooms";

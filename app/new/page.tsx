@@ -1,0 +1,1 @@
+export { NewChamber as default } from "@/rooms";

@@ -1,0 +1,1 @@
+export { Preferences as default } from "@/rooms";

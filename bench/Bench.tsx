@@ -1,0 +1,177 @@
+"use client";
+
+import { Printer } from "lucide-react";
+import Link from "next/link";
+import { useCallback, useMemo, useRef, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import { tryEdits } from "@/core/chamber";
+import { stations, type ChamberRecord, type Edit, type Station } from "@/core/model";
+import { planOf, type Trial } from "@/core/trial";
+import type { Remedy } from "@/core/verdict";
+import { BandRuler, FlatRuler } from "@/parts/ruler";
+import { editChamber, setPreferences, settle, useWorkshop } from "@/workshop";
+import { Announcer } from "./Announcer";
+import { BenchBar } from "./BenchBar";
+import { BenchProvider, type BenchContext } from "./context";
+import { rulerOf } from "./rulerOf";
+import { stationInfo } from "./stations";
+import { BoxStation } from "./stations/BoxStation";
+import { HeatStation } from "./stations/HeatStation";
+import { JobStation } from "./stations/JobStation";
+import { ProbeStation } from "./stations/ProbeStation";
+import { SettingsStation } from "./stations/SettingsStation";
+import { TrialPanel, type TrialSize } from "./TrialPanel";
+import { useEffects, useTrial } from "./useTrial";
+import { useNarrow, useTyping } from "./useViewport";
+
+const screens: Record<Station, () => React.ReactNode> = {
+  job: JobStation,
+  box: BoxStation,
+  heat: HeatStation,
+  probe: ProbeStation,
+  settings: SettingsStation,
+};
+
+interface Props {
+  record: ChamberRecord;
+  station: Station;
+  onStation: (station: Station) => void;
+}
+
+/** The bench of one chamber: path, station, band ruler, trial. */
+export function Bench({ record: stored, station, onStation }: Props) {
+  const preferences = useWorkshop((s) => s.preferences);
+  const { scale, trialDays, singleKeys } = preferences;
+  const [trying, setTrying] = useState<{
+    remedy: Remedy;
+    record: ChamberRecord;
+    on: ChamberRecord;
+    before: Trial | null;
+  } | null>(null);
+  // A remedy on trial belongs to the record it was tried on: any other edit, an undo too, lets go of it.
+  const attempt = trying?.on === stored ? trying : null;
+  const record = attempt?.record ?? stored;
+  const plan = useMemo(() => planOf(record), [record]);
+  const live = useTrial(record, trialDays, scale);
+  const effects = useEffects(live);
+  const ghost = useGhost(live.answer?.trial ?? null, attempt?.before ?? null);
+  const [size, setSize] = useState<TrialSize>("open");
+  const [near, setNear] = useState(false);
+  const narrow = useNarrow();
+  const typing = useTyping();
+  const main = useRef<HTMLElement>(null);
+
+  const apply = useCallback(
+    (edits: Edit[], label: string, merge?: string) => {
+      setTrying(null);
+      return editChamber(stored.id, edits, label, merge);
+    },
+    [stored.id],
+  );
+  const go = useCallback(
+    (next: Station) => {
+      onStation(next);
+      main.current?.scrollTo(0, 0);
+    },
+    [onStation],
+  );
+
+  const context: BenchContext = {
+    record,
+    plan,
+    chamber: plan.chamber,
+    preferences,
+    live,
+    verdicts: live.answer?.verdicts ?? [],
+    effects,
+    trying: attempt?.remedy ?? null,
+    apply,
+    tryRemedy: (remedy) => {
+      const tried = tryEdits(stored, remedy.edits);
+      if (tried.ok) setTrying({ remedy, record: tried.value, on: stored, before: live.answer?.trial ?? null });
+    },
+    keepRemedy: (remedy = attempt?.remedy) => {
+      if (remedy) apply(remedy.edits, remedy.label.toLowerCase());
+    },
+    dropRemedy: () => setTrying(null),
+  };
+
+  const keys = { enabled: singleKeys && size !== "full", preventDefault: true };
+  useHotkeys(
+    "1,2,3,5,6",
+    (_, { keys: pressed }) => {
+      const found = stations.find((s) => String(stationInfo[s].number) === pressed?.join(""));
+      if (found) go(found);
+    },
+    keys,
+  );
+  useHotkeys("t", () => setSize((s) => (s === "full" ? "open" : "full")), {
+    enabled: singleKeys,
+    preventDefault: true,
+  });
+  useHotkeys("u", () => setPreferences({ scale: scale === "C" ? "F" : "C" }), { ...keys, enabled: singleKeys });
+
+  const Screen = screens[station];
+  const ruler = rulerOf(plan, scale, apply);
+  const index = stations.indexOf(station);
+  const next = stations[index + 1];
+  const settled = stored.settled.includes(station);
+
+  return (
+    <BenchProvider.Provider value={context}>
+      <div className="grid h-dvh grid-cols-1 grid-rows-[auto_1fr_auto] overflow-hidden">
+        <h1 className="sr-only">
+          {record.name}: {stationInfo[station].name}
+        </h1>
+        {!(narrow && typing) && <BenchBar station={station} onStation={go} />}
+        <div className="grid min-h-0 grid-cols-1 grid-rows-[auto_1fr] md:grid-cols-[212px_1fr] md:grid-rows-1">
+          <div className="rule-line min-h-0 max-md:border-b md:border-r md:p-1">
+            {narrow ? <FlatRuler data={ruler} /> : <BandRuler data={ruler} />}
+          </div>
+          <main ref={main} className="min-h-0 overflow-y-auto px-4 py-4 md:px-8 md:py-5">
+            <div className="mx-auto grid max-w-4xl grid-cols-1 gap-6 pb-8">
+              <div>
+                <h2 className="text-2xl md:text-3xl">{stationInfo[station].asks}</h2>
+              </div>
+              <Screen />
+              <div className="border-base-content flex flex-wrap items-center gap-3 border-t-2 pt-4">
+                <button
+                  type="button"
+                  className="key key-strong"
+                  onClick={() => {
+                    settle(stored.id, station, true);
+                    if (next) go(next);
+                  }}
+                >
+                  {next ? `This is right: on to ${stationInfo[next].name}` : "This is right"}
+                </button>
+                {station === "settings" && (
+                  <Link href={`/card?c=${stored.id}`} className="key">
+                    <Printer size={18} aria-hidden /> Print the card for the door
+                  </Link>
+                )}
+                {settled && (
+                  <button type="button" className="key" onClick={() => settle(stored.id, station, false)}>
+                    Not settled after all
+                  </button>
+                )}
+              </div>
+            </div>
+          </main>
+        </div>
+        {!(narrow && typing) && (
+          <TrialPanel size={size} onSize={setSize} ghost={ghost} near={near} onNear={setNear} narrow={narrow} />
+        )}
+        <Announcer verdict={live.busy ? undefined : context.verdicts[0]} />
+      </div>
+    </BenchProvider.Provider>
+  );
+}
+
+/** The trial before the present one; while a remedy is being tried, the one it is compared with. */
+function useGhost(trial: Trial | null, pinned: Trial | null): Trial | null {
+  const [pair, setPair] = useState<{ now: Trial | null; before: Trial | null }>({ now: null, before: null });
+  if (trial !== pair.now) setPair({ now: trial, before: pair.now });
+  const before = pinned ?? pair.before;
+  return before && trial && before.days === trial.days ? before : null;
+}

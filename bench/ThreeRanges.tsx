@@ -1,0 +1,84 @@
+"use client";
+
+import { celsius, inScale, printTemperature } from "@/core/quantity";
+import { useSize } from "@/parts/ruler";
+import { useBench } from "./context";
+
+/** Three ranges that people take for one another, apart: where it switches, what the display shows, what the product does. */
+export function ThreeRanges() {
+  const { plan, live, preferences } = useBench();
+  const { ref, width } = useSize<HTMLDivElement>();
+  const { scale } = preferences;
+  const { settings, ask } = plan;
+  const settled = live.answer?.trial.metrics.settled ?? null;
+  const rows = [
+    {
+      name: "The controller switches between",
+      low: settings.setpoint - settings.heatingDifferential,
+      high: settings.setpoint + settings.coolingDifferential,
+      color: "currentColor",
+    },
+    settled && { name: "Its display will show, while all is well", ...settled.reading, color: "var(--slate)" },
+    settled && { name: "The product itself will be", ...settled.product, color: "var(--honey)" },
+  ].filter((r) => r !== null);
+  const low = Math.min(ask.low, ...rows.map((r) => r.low));
+  const high = Math.max(ask.high, ...rows.map((r) => r.high));
+  const pad = Math.max(0.2, (high - low) * 0.08);
+  const x = (t: number) => ((t - low + pad) / (high - low + 2 * pad)) * width;
+  const say = (t: number) => printTemperature(celsius(t), scale);
+  return (
+    <section className="grid gap-2" aria-label="Three ranges">
+      <h3 className="text-lg">Three ranges, not one</h3>
+      <div ref={ref}>
+        {width > 0 && (
+          <svg
+            width={width}
+            height={rows.length * 44 + 20}
+            className="overflow-visible"
+            role="img"
+            aria-label={rows.map((r) => `${r.name} ${say(r.low)} and ${say(r.high)}`).join("; ")}
+          >
+            <rect
+              x={x(ask.low)}
+              y="0"
+              width={x(ask.high) - x(ask.low)}
+              height={rows.length * 44}
+              fill="url(#lines-honey)"
+              fillOpacity="0.3"
+            />
+            {rows.map((row, i) => (
+              <g key={row.name} transform={`translate(0 ${i * 44})`} style={{ color: "var(--color-base-content)" }}>
+                <text x="0" y="16" fill="var(--color-base-content)" className="text-[14px]">
+                  {row.name} <tspan fontWeight="700">{say(row.low)}</tspan> and{" "}
+                  <tspan fontWeight="700">{say(row.high)}</tspan>
+                </text>
+                <rect
+                  x={x(row.low)}
+                  y="23"
+                  width={Math.max(3, x(row.high) - x(row.low))}
+                  height="9"
+                  fill={row.color}
+                  rx="2"
+                />
+              </g>
+            ))}
+            <g transform={`translate(0 ${rows.length * 44})`} className="text-[12px]" fill="var(--honey)">
+              <text x={x(ask.low)} y="14" textAnchor="middle">
+                {inScale(ask.low, scale).toFixed(1)}
+              </text>
+              <text x={(x(ask.low) + x(ask.high)) / 2} y="14" textAnchor="middle">
+                your band
+              </text>
+              <text x={x(ask.high)} y="14" textAnchor="middle">
+                {inScale(ask.high, scale).toFixed(1)}
+              </text>
+            </g>
+          </svg>
+        )}
+      </div>
+      {!settled && (
+        <p className="quiet">The trial does not settle in the band, so nothing can be said of display and product.</p>
+      )}
+    </section>
+  );
+}

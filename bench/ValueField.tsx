@@ -1,0 +1,32 @@
+"use client";
+
+import { storedValue, type Edit } from "@/core/model";
+import { NumberField, type FieldKind } from "@/parts/fields";
+import { useBench } from "./context";
+
+interface Props {
+  at: Pick<Edit, "section" | "field" | "index">;
+  label: string;
+  kind: FieldKind;
+  value: number;
+  hint?: string;
+}
+
+/** A number of the chamber: the field, the edit it makes, and the way back to its default. */
+export function ValueField({ at, label, kind, value, hint }: Props) {
+  const { record, apply } = useBench();
+  const stored = storedValue(record, at);
+  const commit = (next: number, merge?: string) => apply([{ ...at, value: next } as Edit], label.toLowerCase(), merge);
+  return (
+    <NumberField
+      label={label}
+      kind={kind}
+      value={value}
+      hint={hint}
+      onCommit={commit}
+      onReset={
+        stored ? () => apply([{ ...at, value: undefined } as Edit], `${label.toLowerCase()} default`) : undefined
+      }
+    />
+  );
+}

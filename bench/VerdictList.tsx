@@ -1,0 +1,49 @@
+"use client";
+
+import { useState } from "react";
+import { useBench } from "./context";
+import { VerdictTitle, VerdictView } from "./VerdictView";
+
+/** All verdicts, the worst one open. */
+export function VerdictList() {
+  const { verdicts, trying, keepRemedy, dropRemedy } = useBench();
+  const [opened, setOpened] = useState<string | null>(null);
+  const open = verdicts.some((v) => v.id === opened) ? opened : verdicts[0]?.id;
+  return (
+    <div className="grid content-start gap-1">
+      {trying && (
+        <div className="bg-base-200 border-base-content grid gap-2 border-2 p-2" role="status">
+          <p>
+            You are trying: <strong>{trying.label}</strong>. Nothing is stored yet; the dotted line is the trial before.
+          </p>
+          <div className="flex gap-2">
+            <button type="button" className="key key-strong" onClick={() => keepRemedy()}>
+              Keep it
+            </button>
+            <button type="button" className="key bg-base-100" onClick={dropRemedy}>
+              Drop it
+            </button>
+          </div>
+        </div>
+      )}
+      {verdicts.map((verdict) => {
+        const isOpen = verdict.id === open;
+        return (
+          <section key={verdict.id} className="rule-line border-b pb-1 last:border-b-0" data-verdict={verdict.id}>
+            <h3 className="text-base">
+              <button
+                type="button"
+                className="flex min-h-11 w-full items-center text-left font-sans leading-tight"
+                aria-expanded={isOpen}
+                onClick={() => setOpened(isOpen ? "" : verdict.id)}
+              >
+                <VerdictTitle verdict={verdict} />
+              </button>
+            </h3>
+            {isOpen && <VerdictView verdict={verdict} />}
+          </section>
+        );
+      })}
+    </div>
+  );
+}

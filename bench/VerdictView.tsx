@@ -1,0 +1,64 @@
+"use client";
+
+import { Check, CircleAlert, Info, OctagonAlert } from "lucide-react";
+import type { Severity, Verdict } from "@/core/verdict";
+import { useBench } from "./context";
+
+const icons: Record<Severity, typeof Check> = { danger: OctagonAlert, warning: CircleAlert, note: Info, good: Check };
+const severityWords: Record<Severity, string> = {
+  danger: "Serious",
+  warning: "Warning",
+  note: "Worth knowing",
+  good: "Good",
+};
+const colors: Record<Severity, string> = {
+  danger: "text-error",
+  warning: "text-warning",
+  note: "text-info",
+  good: "text-success",
+};
+
+export function VerdictTitle({ verdict }: { verdict: Verdict }) {
+  const Icon = icons[verdict.severity];
+  return (
+    <span className="inline-flex items-center gap-2 font-semibold">
+      <Icon size={20} className={`shrink-0 ${colors[verdict.severity]}`} aria-hidden />
+      <span className="sr-only">{severityWords[verdict.severity]}: </span>
+      {verdict.title}
+    </span>
+  );
+}
+
+/** A verdict with its evidence, and its remedies with the effect that each has been found to have. */
+export function VerdictView({ verdict }: { verdict: Verdict }) {
+  const { effects, trying, tryRemedy, keepRemedy } = useBench();
+  const weighed = effects[verdict.id];
+  const useful = weighed?.filter((e) => e.cures || !e.harms);
+  return (
+    <div className="grid gap-2">
+      <p className="max-w-prose">{verdict.text}</p>
+      {verdict.remedies.length > 0 && !trying && (
+        <ul className="grid gap-2">
+          {!weighed && <li className="quiet">Weighing what would help …</li>}
+          {useful?.length === 0 && <li className="quiet">None of the usual remedies helps here.</li>}
+          {useful?.map(({ remedy, text, cures }) => (
+            <li key={remedy.id} className="rule-line border-t pt-2">
+              <p>
+                <strong>{remedy.label}.</strong> {text}
+                {!cures && " It helps, but does not cure it."}
+              </p>
+              <div className="mt-1 flex gap-2">
+                <button type="button" className="key" onClick={() => tryRemedy(remedy)}>
+                  Try it
+                </button>
+                <button type="button" className="key key-strong" onClick={() => keepRemedy(remedy)}>
+                  Keep it
+                </button>
+              </div>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}

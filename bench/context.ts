@@ -1,0 +1,33 @@
+"use client";
+
+import { createContext, useContext } from "react";
+import type { Chamber, ChamberRecord, Edit, PreferencesRecord } from "@/core/model";
+import type { Plan } from "@/core/trial";
+import type { Effect, Remedy, Verdict } from "@/core/verdict";
+import type { LiveTrial } from "./useTrial";
+
+/** What every station of the bench works with. */
+export interface BenchContext {
+  /** The chamber on show: the stored one, or the one with a remedy that is being tried. */
+  record: ChamberRecord;
+  plan: Plan;
+  chamber: Chamber;
+  preferences: PreferencesRecord;
+  live: LiveTrial;
+  verdicts: Verdict[];
+  effects: Record<string, Effect[] | undefined>;
+  trying: Remedy | null;
+  /** Changes the chamber; a sentence comes back where that is impossible. */
+  apply: (edits: Edit[], label: string, merge?: string) => string | null;
+  tryRemedy: (remedy: Remedy) => void;
+  keepRemedy: (remedy?: Remedy) => void;
+  dropRemedy: () => void;
+}
+
+export const BenchProvider = createContext<BenchContext | null>(null);
+
+export function useBench(): BenchContext {
+  const context = useContext(BenchProvider);
+  if (!context) throw new Error("A station stands outside of its bench.");
+  return context;
+}

@@ -1,0 +1,3 @@
+export * from "./BenchRoute";
+export * from "./stations";
+export { VerdictTitle } from "./VerdictView";

@@ -1,0 +1,111 @@
+"use client";
+
+import { productKinds } from "@/core/model";
+import { attenuation, fermentationHeat, peakOwnHeat, productLabels } from "@/core/product";
+import { measures, printMeasure, printNumber } from "@/core/quantity";
+import { cautionsAt } from "@/core/safety";
+import { Cautions } from "@/parts/common";
+import { Choice, gravityKind, measureKind, temperatureKind } from "@/parts/fields";
+import { useBench } from "../context";
+import { Fields } from "../Fields";
+import { ValueField } from "../ValueField";
+
+export function JobStation() {
+  const { chamber, plan, preferences, apply } = useBench();
+  const { scale, system } = preferences;
+  const vessel = chamber.vessels[0]!;
+  const { product } = vessel;
+  const stage = chamber.stages[0]!;
+  const temperature = temperatureKind(scale);
+  const ferments = product.kind !== "hold";
+  const { alcoholByVolume } = attenuation(product.originalGravity, product.finalGravity);
+  const heat = fermentationHeat(product, vessel.volume);
+  return (
+    <>
+      <Choice
+        label="What is in it"
+        value={product.kind}
+        options={productKinds.map((kind) => ({ value: kind, label: productLabels[kind] }))}
+        onChoose={(kind) => apply([{ section: "product", field: "kind", value: kind }], "product")}
+      />
+      <Fields title="How cold and how warm the product may be">
+        <ValueField
+          at={{ section: "stage", field: "low" }}
+          label="Coldest allowed"
+          kind={temperature}
+          value={stage.low}
+        />
+        <ValueField
+          at={{ section: "stage", field: "target" }}
+          label="Target"
+          kind={temperature}
+          value={stage.target}
+          hint="The middle, unless you move it."
+        />
+        <ValueField
+          at={{ section: "stage", field: "high" }}
+          label="Warmest allowed"
+          kind={temperature}
+          value={stage.high}
+        />
+      </Fields>
+      {ferments && (
+        <Fields title="The culture’s own range, from its packet">
+          <ValueField
+            at={{ section: "product", field: "packetLow" }}
+            label="Packet: coldest"
+            kind={temperature}
+            value={product.packetLow}
+          />
+          <ValueField
+            at={{ section: "product", field: "packetHigh" }}
+            label="Packet: warmest"
+            kind={temperature}
+            value={product.packetHigh}
+            hint="Aim for the middle, rather a little cold than warm."
+          />
+        </Fields>
+      )}
+      <Fields title="The vessel">
+        <ValueField
+          at={{ section: "vessel", field: "volume" }}
+          label="Volume"
+          kind={measureKind(measures.volume, system)}
+          value={vessel.volume}
+        />
+        <ValueField
+          at={{ section: "vessel", field: "startTemperature" }}
+          label="Start temperature"
+          kind={temperature}
+          value={vessel.startTemperature}
+          hint="What it has when it goes in."
+        />
+      </Fields>
+      {ferments && (
+        <Fields
+          title="The wort"
+          note={
+            heat > 0
+              ? `About ${printNumber(alcoholByVolume, 0.1)}\u00a0% alcohol by volume. It gives off ${printNumber(heat / 1e6, 0.01)}\u00a0MJ of its own heat, ${printMeasure(peakOwnHeat(product, vessel.volume, plan.ask.target), measures.power, system)} at the height (estimate of the course).`
+              : "Without a fall in gravity nothing ferments and there is no heat of its own."
+          }
+        >
+          <ValueField
+            at={{ section: "product", field: "originalGravity" }}
+            label="Original gravity"
+            kind={gravityKind}
+            value={product.originalGravity}
+          />
+          <ValueField
+            at={{ section: "product", field: "finalGravity" }}
+            label="Final gravity"
+            kind={gravityKind}
+            value={product.finalGravity}
+            hint="Expected, where it is not known yet."
+          />
+        </Fields>
+      )}
+      <Cautions cautions={cautionsAt("job").filter((c) => ferments || c.id !== "carbon-dioxide")} />
+    </>
+  );
+}

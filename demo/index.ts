@@ -1,0 +1,2 @@
+export * from "./hollinMill";
+export * from "./seed";

@@ -1,0 +1,2 @@
+export * from "./Caution";
+export * from "./Glazes";

@@ -1,0 +1,120 @@
+"use client";
+
+import { Minus, Plus, RotateCcw } from "lucide-react";
+import { useId, useState } from "react";
+import type { FieldKind } from "./kinds";
+
+interface Props {
+  label: string;
+  kind: FieldKind;
+  value: number;
+  /** Stores the value; a returned sentence says why that is impossible, and what was typed stays. */
+  onCommit: (value: number, merge?: string) => string | null;
+  hint?: string;
+  /** Present where the value is the person's own: puts the default back. */
+  onReset?: () => void;
+  /** What the default would be, in words, for the button that puts it back. */
+  defaultText?: string;
+}
+
+/** The one number field: typed with any unit, stepped by buttons of touch size or arrow keys, told apart from its default. */
+export function NumberField({ label, kind, value, onCommit, hint, onReset, defaultText }: Props) {
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  const commit = (next: number, merge?: string) => {
+    const refused = onCommit(next, merge);
+    setProblem(refused);
+    if (!refused) setDraft(null);
+    return !refused;
+  };
+  const commitText = () => {
+    if (draft === null) return;
+    if (draft.trim() === kind.print(value)) {
+      setDraft(null);
+      setProblem(null);
+      return;
+    }
+    const read = kind.read(draft);
+    if (read.ok) commit(read.value);
+    else setProblem(read.problem);
+  };
+  const step = (steps: number) => {
+    const read = draft === null ? null : kind.read(draft);
+    const from = read?.ok ? read.value : value;
+    if (!commit(kind.step(from, steps), `step:${id}`)) setDraft(kind.print(kind.step(from, steps)));
+  };
+
+  return (
+    <div className="grid content-start gap-1">
+      <div className="flex min-h-6 items-baseline justify-between gap-2">
+        <label htmlFor={id} className="leading-tight font-semibold">
+          {label}
+        </label>
+        {onReset && (
+          <button
+            type="button"
+            onClick={onReset}
+            className="quiet inline-flex items-center gap-1 text-sm underline decoration-dotted underline-offset-4"
+            aria-label={`${label}: back to default${defaultText ? `, ${defaultText}` : ""}`}
+          >
+            <RotateCcw size={13} aria-hidden /> {defaultText ?? "default"}
+          </button>
+        )}
+      </div>
+      <div
+        className={`flex h-11 items-stretch overflow-hidden rounded-(--radius-field) border ${problem ? "border-error border-2" : "border-base-content/45"}`}
+      >
+        <button
+          type="button"
+          className="hover:bg-base-200 w-11 shrink-0"
+          onClick={() => step(-1)}
+          aria-label={`${label}: less`}
+        >
+          <Minus size={18} className="mx-auto" aria-hidden />
+        </button>
+        <div className="rule-line flex min-w-0 grow items-center border-x">
+          <input
+            id={id}
+            className="min-w-0 grow bg-transparent px-2 text-right text-lg font-semibold outline-offset-[-3px]"
+            inputMode="decimal"
+            autoComplete="off"
+            value={draft ?? kind.print(value)}
+            aria-invalid={problem ? true : undefined}
+            aria-describedby={`${id}-note`}
+            onFocus={(e) => e.target.select()}
+            onChange={(e) => setDraft(e.target.value)}
+            onBlur={commitText}
+            onKeyDown={(e) => {
+              if (e.key === "Enter") commitText();
+              else if (e.key === "ArrowUp" || e.key === "ArrowDown") {
+                e.preventDefault();
+                step((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1));
+              } else if (e.key === "Escape" && draft !== null) {
+                setDraft(null);
+                setProblem(null);
+              }
+            }}
+          />
+          <span className="quiet w-9 shrink-0 pr-2 text-left">{kind.unit}</span>
+        </div>
+        <button
+          type="button"
+          className="hover:bg-base-200 w-11 shrink-0"
+          onClick={() => step(1)}
+          aria-label={`${label}: more`}
+        >
+          <Plus size={18} className="mx-auto" aria-hidden />
+        </button>
+      </div>
+      <p
+        id={`${id}-note`}
+        className={problem ? "text-error text-sm font-semibold" : "quiet text-sm"}
+        role={problem ? "alert" : undefined}
+      >
+        {problem ?? hint}
+      </p>
+    </div>
+  );
+}

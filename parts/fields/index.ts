@@ -1,0 +1,3 @@
+export * from "./Choice";
+export * from "./kinds";
+export * from "./NumberField";

@@ -1,0 +1,95 @@
+import {
+  differenceFromScale,
+  differenceInScale,
+  fromScale,
+  inScale,
+  kelvins,
+  printClock,
+  printMeasure,
+  printNumber,
+  readClock,
+  readDifference,
+  readDuration,
+  readMeasure,
+  readNumber,
+  readTemperature,
+  refuse,
+  roundTo,
+  scaleSign,
+  celsius,
+  type Measure,
+  type Read,
+  type Scale,
+  type UnitSystem,
+} from "@/core/quantity";
+
+/** How a number field reads, shows and steps one kind of quantity. Values are SI (°C, K, m³, m, W, s). */
+export interface FieldKind {
+  read(text: string): Read<number>;
+  /** What stands in the field, without the unit. */
+  print(value: number): string;
+  unit: string;
+  /** The value one step up or down. */
+  step(value: number, steps: number): number;
+  /** Wording for a screen reader, with the unit. */
+  say(value: number): string;
+}
+
+export const temperatureKind = (scale: Scale, resolution = 0.1, stride = resolution): FieldKind => ({
+  read: (text) => readTemperature(text, scale),
+  print: (t) => printNumber(inScale(celsius(t), scale), resolution),
+  unit: scaleSign(scale),
+  step: (t, steps) => fromScale(roundTo(inScale(celsius(t), scale) + steps * stride, resolution), scale),
+  say: (t) => `${printNumber(inScale(celsius(t), scale), resolution)} ${scaleSign(scale)}`,
+});
+
+export const differenceKind = (scale: Scale, resolution = 0.1, signed = false): FieldKind => ({
+  read: (text) => readDifference(text, scale),
+  print: (d) => printNumber(differenceInScale(kelvins(d), scale), resolution, signed),
+  unit: scaleSign(scale),
+  step: (d, steps) =>
+    differenceFromScale(roundTo(differenceInScale(kelvins(d), scale) + steps * resolution, resolution), scale),
+  say: (d) => `${printNumber(differenceInScale(kelvins(d), scale), resolution, signed)} ${scaleSign(scale)}`,
+});
+
+export const measureKind = (measure: Measure, system: UnitSystem): FieldKind => {
+  const unit = measure[system];
+  return {
+    read: (text) => readMeasure(text, measure, system),
+    print: (si) => printMeasure(si, measure, system, false),
+    unit: unit.sign,
+    step: (si, steps) => roundTo(si / unit.inSI + steps * unit.resolution, unit.resolution) * unit.inSI,
+    say: (si) => printMeasure(si, measure, system),
+  };
+};
+
+export const minutesKind: FieldKind = {
+  read: readDuration,
+  print: (s) => printNumber(s / 60, s % 60 === 0 ? 1 : 0.1),
+  unit: "min",
+  step: (s, steps) => Math.max(0, Math.round(s / 60) + steps) * 60,
+  say: (s) => `${Math.round(s / 60)} minutes`,
+};
+
+/** Specific gravity, "1.048"; the usual short form "1048" is understood. */
+export const gravityKind: FieldKind = {
+  read: (text) => {
+    const number = readNumber(text);
+    if (!number.ok) return number;
+    const { value, rest } = number.value;
+    if (rest) return refuse(`Type the specific gravity alone, like 1.048, without \u201c${rest}\u201d.`);
+    return { ok: true, value: value > 500 ? value / 1000 : value };
+  },
+  print: (g) => g.toFixed(3),
+  unit: "SG",
+  step: (g, steps) => roundTo(g + steps * 0.001, 0.001),
+  say: (g) => `specific gravity ${g.toFixed(3)}`,
+};
+
+export const clockKind: FieldKind = {
+  read: readClock,
+  print: printClock,
+  unit: "h",
+  step: (h, steps) => (((Math.round(h) + steps) % 24) + 24) % 24,
+  say: printClock,
+};

@@ -1,0 +1,4 @@
+export * from "./BandRuler";
+export * from "./FlatRuler";
+export * from "./marks";
+export * from "./useSize";

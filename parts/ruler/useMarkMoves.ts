@@ -1,0 +1,79 @@
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import type { RulerData, RulerMark } from "./marks";
+
+/** Nearest step of the controller in its own scale. */
+const snap = (value: number, step: number, scale: "C" | "F") => {
+  const zero = scale === "C" ? 0 : -32 / 1.8;
+  return Number((Math.round((value - zero) / step) * step + zero).toFixed(9));
+};
+
+/**
+ * Moving marks by drag, arrow keys and steppers, the same way on the standing and on the lying ruler.
+ * @param valueAt the temperature at a pointer's place on the lens
+ */
+export function useMarkMoves(data: RulerData, valueAt: (event: PointerEvent) => number) {
+  const [selected, setSelected] = useState<string | null>(null);
+  const [dragging, setDragging] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const grab = useRef<{ id: string; offset: number; moved: boolean } | null>(null);
+
+  const move = (mark: RulerMark, value: number) => {
+    if (!mark.onMove) return;
+    const next = snap(value, data.step, data.scale);
+    if (Math.abs(next - mark.value) < data.step / 4) return;
+    setProblem(mark.onMove(next, `ruler:${mark.id}`));
+  };
+  const select = (id: string | null) => {
+    setSelected(id);
+    setProblem(null);
+  };
+
+  return {
+    selected,
+    select,
+    dragging,
+    problem,
+    nudge: (mark: RulerMark, steps: number) => move(mark, mark.value + steps * data.step),
+    onKeyDown: (mark: RulerMark) => (event: KeyboardEvent) => {
+      const by: Record<string, number> = {
+        ArrowUp: 1,
+        ArrowRight: 1,
+        ArrowDown: -1,
+        ArrowLeft: -1,
+        PageUp: 10,
+        PageDown: -10,
+      };
+      const steps = by[event.key];
+      if (event.key === "Escape") select(null);
+      if (steps === undefined || !mark.onMove) return;
+      event.preventDefault();
+      setSelected(mark.id);
+      move(mark, mark.value + steps * data.step);
+    },
+    handlers: (mark: RulerMark) => ({
+      onPointerDown: (event: PointerEvent) => {
+        if (event.button !== 0) return;
+        select(mark.id);
+        if (!mark.onMove) return;
+        event.currentTarget.setPointerCapture(event.pointerId);
+        grab.current = { id: mark.id, offset: mark.value - valueAt(event), moved: false };
+      },
+      onPointerMove: (event: PointerEvent) => {
+        if (grab.current?.id !== mark.id) return;
+        if (!grab.current.moved) {
+          grab.current.moved = true;
+          setDragging(true);
+        }
+        move(mark, valueAt(event) + grab.current.offset);
+      },
+      onPointerUp: () => {
+        grab.current = null;
+        setDragging(false);
+      },
+      onPointerCancel: () => {
+        grab.current = null;
+        setDragging(false);
+      },
+    }),
+  };
+}

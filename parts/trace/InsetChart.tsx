@@ -1,0 +1,134 @@
+"use client";
+
+import { memo, useMemo } from "react";
+import { Line, LineChart, ReferenceArea, XAxis, YAxis } from "recharts";
+import { celsius, inScale, printMoment, type Scale } from "@/core/quantity";
+import type { Trial } from "@/core/trial";
+import { EndLabels } from "./EndLabels";
+import { axisOf, axisTicks, insetRows } from "./rows";
+
+const LEFT = 34;
+const RIGHT = 54;
+const TOP = 6;
+const AXIS = 18;
+const LANES = 30;
+
+interface Props {
+  trial: Trial;
+  band: { low: number; high: number };
+  scale: Scale;
+  width: number;
+  height: number;
+}
+
+/** Three hours at the worst moment, at full detail: what seven days in a few hundred pixels would hide. */
+export const InsetChart = memo(function InsetChart({ trial, band, scale, width, height }: Props) {
+  const { inset } = trial;
+  const rows = useMemo(() => insetRows(inset, scale), [inset, scale]);
+  const show = (t: number) => inScale(celsius(t), scale);
+  const domain = useMemo(() => axisOf(rows.flatMap((r) => [r.product, r.probe, r.air])), [rows]);
+  const chartHeight = Math.max(50, height - LANES);
+  const plotHeight = chartHeight - TOP - AXIS;
+  const plot = width - LEFT - RIGHT;
+  const last = rows.at(-1);
+  if (!last) return null;
+  const y = (v: number) => TOP + (1 - (v - domain[0]) / (domain[1] - domain[0])) * plotHeight;
+  const from = inset.from / 3600;
+  const to = inset.to / 3600;
+  const ticks = [from, (from + to) / 2, to].map((h) => Math.round(h * 2) / 2);
+  return (
+    <div className="relative" style={{ width, height: chartHeight + LANES }}>
+      <LineChart
+        width={width}
+        height={chartHeight}
+        data={rows}
+        margin={{ top: TOP, right: RIGHT, bottom: 0, left: 0 }}
+        accessibilityLayer={false}
+      >
+        <XAxis
+          dataKey="hour"
+          type="number"
+          domain={[from, to]}
+          ticks={ticks}
+          tickFormatter={(h: number) => printMoment(h * 3600, trial.startHour).split(", ")[1] ?? ""}
+          height={AXIS}
+          tick={{ fill: "currentColor", fontSize: 11 }}
+          stroke="currentColor"
+          interval={0}
+        />
+        <YAxis
+          domain={domain}
+          ticks={axisTicks(domain, plotHeight / 16)}
+          width={LEFT}
+          allowDataOverflow
+          tick={{ fill: "currentColor", fontSize: 11 }}
+          tickFormatter={(t: number) => `${t}°`}
+          stroke="currentColor"
+          interval={0}
+        />
+        <ReferenceArea
+          y1={show(band.low)}
+          y2={show(band.high)}
+          fill="url(#lines-honey)"
+          fillOpacity={0.35}
+          stroke="none"
+          ifOverflow="hidden"
+        />
+        <Line
+          dataKey="air"
+          stroke="currentColor"
+          strokeOpacity={0.6}
+          strokeWidth={1}
+          dot={false}
+          isAnimationActive={false}
+        />
+        <Line
+          dataKey="probe"
+          stroke="currentColor"
+          strokeWidth={1.3}
+          strokeDasharray="5 3"
+          dot={false}
+          isAnimationActive={false}
+        />
+        <Line dataKey="product" stroke="var(--honey)" strokeWidth={2.2} dot={false} isAnimationActive={false} />
+      </LineChart>
+      <EndLabels
+        left={width - RIGHT + 4}
+        from={0}
+        to={chartHeight - 8}
+        labels={[
+          { text: "air", at: y(last.air), color: "currentColor" },
+          { text: "probe", at: y(last.probe), color: "currentColor" },
+          { text: "product", at: y(last.product), color: "var(--honey)" },
+        ]}
+      />
+      <svg width={width} height={LANES} className="block" aria-hidden>
+        {[
+          { on: inset.heat, fill: "url(#hatch-heat)", color: "var(--heat)", name: "heat" },
+          { on: inset.cold, fill: "url(#dots-cold)", color: "var(--cold)", name: "cold" },
+        ].map(({ on, fill, color, name }, lane) => (
+          <g key={name} transform={`translate(${LEFT} ${lane * 14})`}>
+            <line x1="0" x2={plot} y1="11" y2="11" stroke="currentColor" strokeOpacity="0.3" />
+            <path d={spansPath(on, plot)} fill={fill} stroke={color} strokeWidth="0.7" />
+            <text x={plot + 5} y="11" className="text-[11px] font-semibold" fill={color}>
+              {name}
+            </text>
+          </g>
+        ))}
+      </svg>
+    </div>
+  );
+});
+
+/** Stretches in which a device was on, as one path. */
+function spansPath(on: Uint8Array, plot: number): string {
+  const step = plot / Math.max(1, on.length);
+  let d = "";
+  for (let i = 0; i < on.length; i++) {
+    if (!on[i]) continue;
+    const first = i;
+    while (i < on.length && on[i]) i++;
+    d += `M${(first * step).toFixed(1)} 1h${((i - first) * step).toFixed(1)}v10H${(first * step).toFixed(1)}z`;
+  }
+  return d;
+}

@@ -1,0 +1,66 @@
+interface Props {
+  /** Shares 0..1 bin by bin. */
+  heat: Float32Array;
+  cold: Float32Array;
+  alarm: Float32Array;
+  width: number;
+  left: number;
+  right: number;
+}
+
+const LANE = 13;
+
+/** Share of time that each device was on, as lanes under the chart: the fuller, the more. Hatched heat, dotted cold. */
+export function Lanes({ heat, cold, alarm, width, left, right }: Props) {
+  const plot = Math.max(10, width - left - right);
+  const path = (shares: Float32Array, top: number) => {
+    const bin = plot / shares.length;
+    let d = "";
+    shares.forEach((share, i) => {
+      if (share <= 0) return;
+      const height = Math.max(2.5, share * LANE);
+      d += `M${(i * bin).toFixed(2)} ${top + LANE}h${(bin + 0.3).toFixed(2)}v${-height.toFixed(2)}h${(-bin - 0.3).toFixed(2)}z`;
+    });
+    return d;
+  };
+  const lanes = [
+    { name: "heat", shares: heat, fill: "url(#hatch-heat)", color: "var(--heat)" },
+    { name: "cold", shares: cold, fill: "url(#dots-cold)", color: "var(--cold)" },
+  ];
+  const rings = alarm.some((share) => share > 0);
+  return (
+    <svg width={width} height={LANE * 2 + 10} role="img" aria-label="When heat and cold were on" className="block">
+      <g transform={`translate(${left} 1)`}>
+        {lanes.map(({ name, shares, fill, color }, i) => (
+          <g key={name}>
+            <line x1="0" x2={plot} y1={i * 17 + LANE} y2={i * 17 + LANE} stroke="currentColor" strokeOpacity="0.3" />
+            <path d={path(shares, i * 17)} fill={fill} stroke={color} strokeWidth="0.6" />
+            <text x={plot + 6} y={i * 17 + 11} fill={color} className="text-[12px] font-semibold">
+              {name}
+            </text>
+          </g>
+        ))}
+        {rings && (
+          <path
+            d={path(
+              alarm.map((share) => (share > 0 ? 0.2 : 0)),
+              LANE + 7,
+            )}
+            fill="var(--color-error)"
+          />
+        )}
+        {rings && (
+          <text
+            x={-4}
+            y={LANE * 2 + 8}
+            textAnchor="end"
+            fill="var(--color-error)"
+            className="text-[11px] font-semibold"
+          >
+            alarm
+          </text>
+        )}
+      </g>
+    </svg>
+  );
+}

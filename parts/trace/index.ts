@@ -1,0 +1,2 @@
+export * from "./InsetChart";
+export * from "./TraceChart";

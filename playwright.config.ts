@@ -1,0 +1,34 @@
+import { defineConfig } from "@playwright/test";
+
+const port = Number(process.env.PORT ?? 4319);
+
+export default defineConfig({
+  testDir: "e2e",
+  timeout: 60_000,
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  reporter: [["list"], ["json", { outputFile: ".verify/e2e.json" }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+    url: `http://127.0.0.1:${port}/`,
+    reuseExistingServer: true,
+    timeout: 60_000,
+  },
+});

@@ -1,0 +1,37 @@
+"use client";
+
+import { discardAside, useWorkshop } from "@/workshop";
+import { download } from "./download";
+
+/** Records that could not be read: kept whole, to be saved or thrown away by the person alone. */
+export function AsideList() {
+  const aside = useWorkshop((s) => s.aside);
+  if (aside.length === 0) return null;
+  return (
+    <section id="aside" className="grid gap-3">
+      <h2 className="text-2xl">Set aside</h2>
+      <p>These records could not be read when the workshop was opened. They are kept as they were found.</p>
+      <ul className="grid gap-3">
+        {aside.map((a) => (
+          <li key={a.key} className="border-warning grid gap-1 border-l-4 pl-4">
+            <p>
+              Found {a.foundAt.slice(0, 16).replace("T", " at ")} (UTC). {a.problem}
+            </p>
+            <div className="flex gap-2">
+              <button
+                type="button"
+                className="key"
+                onClick={() => download("set-aside.json", JSON.stringify(a.raw, null, 2))}
+              >
+                Save it as a file
+              </button>
+              <button type="button" className="key" onClick={() => void discardAside(a.key)}>
+                Throw it away for good
+              </button>
+            </div>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

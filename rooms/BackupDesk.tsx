@@ -1,0 +1,132 @@
+"use client";
+
+import { Download, Upload } from "lucide-react";
+import { useRef, useState } from "react";
+import { bringIn, readBackup, undo, useWorkshop, writeBackup, type BackupContents } from "@/workshop";
+import { download } from "./download";
+
+/** The whole workshop to one file, and back with a look at what it holds before anything is replaced. */
+export function BackupDesk() {
+  const { records } = useWorkshop();
+  const [contents, setContents] = useState<BackupContents | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [done, setDone] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const count = Object.values(records).filter((r) => r.kind === "chamber").length;
+
+  const exportAll = () => {
+    const now = new Date().toISOString();
+    download(`gentle-crock-${now.slice(0, 10)}.json`, writeBackup(Object.values(records), now));
+  };
+  const look = async (file: File | undefined) => {
+    setContents(null);
+    setProblem(null);
+    setDone(null);
+    if (!file) return;
+    const read = readBackup(await file.text());
+    if (read.ok) setContents(read.value);
+    else setProblem(`${file.name}: ${read.problem}`);
+  };
+  const restore = (replaceAll: boolean) => {
+    if (!contents) return;
+    const incoming = replaceAll ? [...contents.chambers, ...contents.others] : contents.chambers;
+    const gone = Object.values(records)
+      .filter((r) => r.kind === "chamber")
+      .map((r) => r.id);
+    bringIn(incoming, "backup brought in", replaceAll ? gone : []);
+    setDone(`${contents.chambers.length === 1 ? "One chamber is" : `${contents.chambers.length} chambers are`} back.`);
+    setContents(null);
+    if (input.current) input.current.value = "";
+  };
+  return (
+    <section id="backup" className="grid gap-3">
+      <h2 className="text-2xl">Backup</h2>
+      <p>
+        Everything is stored in this browser and nowhere else. A file keeps it safe and carries it to another device;
+        its form is published as a{" "}
+        <a className="underline" href="/schema/workshop-1.json">
+          JSON Schema
+        </a>
+        .
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="key" onClick={exportAll}>
+          <Download size={18} aria-hidden /> Export the workshop
+        </button>
+        <label className="key has-focus-visible:outline-3">
+          <Upload size={18} aria-hidden /> Look into a backup
+          <input
+            ref={input}
+            type="file"
+            accept="application/json,.json"
+            className="sr-only"
+            onChange={(e) => void look(e.target.files?.[0])}
+          />
+        </label>
+      </div>
+      {problem && (
+        <p role="alert" className="text-error font-semibold">
+          {problem}
+        </p>
+      )}
+      {contents && (
+        <div
+          className="border-base-content grid gap-3 border-l-4 pl-4"
+          role="region"
+          aria-label="What the backup holds"
+        >
+          <p>
+            Exported{" "}
+            {contents.exportedAt ? contents.exportedAt.slice(0, 16).replace("T", " at ") : "at an unknown time"} (UTC).
+            It holds:
+          </p>
+          <ul className="list-disc pl-5">
+            {contents.chambers.map((c) => (
+              <li key={c.id}>
+                <strong>{c.name}</strong>
+                {records[c.id] ? ", which replaces the one of the same origin here" : ", new here"}
+              </li>
+            ))}
+            {contents.others.length > 0 && <li>preferences</li>}
+            {contents.damaged.map((d, i) => (
+              <li key={`${d.name}${i}`} className="text-error">
+                {d.name}: damaged and left out ({d.problem})
+              </li>
+            ))}
+          </ul>
+          <div className="flex flex-wrap gap-2">
+            <button
+              type="button"
+              className="key key-strong"
+              onClick={() => restore(false)}
+              disabled={contents.chambers.length === 0}
+            >
+              Bring the chambers in
+            </button>
+            <button type="button" className="key" onClick={() => restore(true)}>
+              Replace the whole workshop{count > 0 ? ` (${count} ${count === 1 ? "chamber" : "chambers"} here)` : ""}
+            </button>
+            <button type="button" className="key border-transparent" onClick={() => setContents(null)}>
+              Leave it
+            </button>
+          </div>
+        </div>
+      )}
+      {done && (
+        <p role="status" className="flex items-center gap-3">
+          {done}
+          <button
+            type="button"
+            className="key"
+            onClick={() => {
+              undo();
+              setDone(null);
+            }}
+          >
+            Undo
+          </button>
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,63 @@
+"use client";
+
+import Link from "next/link";
+import { useState } from "react";
+import { settleConflict, useWorkshop } from "@/workshop";
+
+/** What has to be known at once: a conflict between two tabs, a second tab, records set aside. */
+export function Notices() {
+  const { conflict, company, aside, records } = useWorkshop();
+  const [companySeen, setCompanySeen] = useState(false);
+  const [asideSeen, setAsideSeen] = useState(false);
+  const mine = conflict ? records[conflict.id] : undefined;
+  const name = mine?.kind === "chamber" ? mine.name : "This record";
+  return (
+    <div className="print:hidden">
+      {conflict && (
+        <div
+          role="alertdialog"
+          aria-label="Changed in another tab"
+          className="bg-base-200 border-error flex flex-wrap items-center gap-3 border-b-4 px-4 py-2"
+        >
+          <p className="grow">
+            <strong>{name}</strong> was changed in another tab{conflict.theirs ? "" : " (removed there)"} while you
+            changed it here. Nothing is lost yet: which one counts?
+          </p>
+          <button type="button" className="key" onClick={() => void settleConflict("theirs")}>
+            Take the other tab&rsquo;s
+          </button>
+          <button type="button" className="key key-strong" onClick={() => void settleConflict("mine")}>
+            Keep what is here
+          </button>
+        </div>
+      )}
+      {company && !companySeen && (
+        <div role="status" className="bg-base-200 rule-line flex items-center gap-3 border-b px-4 py-1">
+          <p className="grow">
+            Gentle Crock is open in another tab too. What is changed there appears here, and the other way round.
+          </p>
+          <button type="button" className="key border-transparent" onClick={() => setCompanySeen(true)}>
+            Understood
+          </button>
+        </div>
+      )}
+      {aside.length > 0 && !asideSeen && (
+        <div
+          role="status"
+          className="bg-base-200 border-warning flex flex-wrap items-center gap-3 border-b-4 px-4 py-1"
+        >
+          <p className="grow">
+            {aside.length === 1 ? "One record" : `${aside.length} records`} could not be read and{" "}
+            {aside.length === 1 ? "was" : "were"} set aside, whole.
+          </p>
+          <Link href="/preferences#aside" className="key">
+            See what it is
+          </Link>
+          <button type="button" className="key border-transparent" onClick={() => setAsideSeen(true)}>
+            Later
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,87 @@
+"use client";
+
+import type { PreferencesRecord } from "@/core/model";
+import { demoIsThere, removeDemo, bringDemoBack } from "@/demo";
+import { Choice, type Option } from "@/parts/fields";
+import { setPreferences, useWorkshop } from "@/workshop";
+import { AsideList } from "./AsideList";
+import { BackupDesk } from "./BackupDesk";
+import { RoomHead } from "./RoomHead";
+
+const scales: Option<PreferencesRecord["scale"]>[] = [
+  { value: "C", label: "°C" },
+  { value: "F", label: "°F" },
+];
+const systems: Option<PreferencesRecord["system"]>[] = [
+  { value: "metric", label: "Litres, centimetres" },
+  { value: "customary", label: "US gallons, inches" },
+];
+const themes: Option<PreferencesRecord["theme"]>[] = [
+  { value: "auto", label: "As the device is set" },
+  { value: "stoneware", label: "Stoneware, light" },
+  { value: "cellar", label: "Cellar, dark" },
+];
+const keys: Option<"on" | "off">[] = [
+  { value: "on", label: "On" },
+  { value: "off", label: "Off" },
+];
+
+export function Preferences() {
+  const { preferences, status, records } = useWorkshop();
+  if (status !== "open") return null;
+  const demo = Object.values(records).some((r) => r.demo) && demoIsThere();
+  return (
+    <>
+      <RoomHead title="Preferences" />
+      <main className="mx-auto grid max-w-3xl gap-10 px-4 py-6">
+        <section className="grid gap-5">
+          <h2 className="text-2xl">Units and looks</h2>
+          <p className="quiet">They change what is shown, never what is stored.</p>
+          <Choice
+            label="Temperatures"
+            options={scales}
+            value={preferences.scale}
+            onChoose={(scale) => setPreferences({ scale })}
+          />
+          <Choice
+            label="Volumes and lengths"
+            options={systems}
+            value={preferences.system}
+            onChoose={(system) => setPreferences({ system })}
+          />
+          <Choice
+            label="Theme"
+            options={themes}
+            value={preferences.theme}
+            onChoose={(theme) => setPreferences({ theme })}
+          />
+          <Choice
+            label="Shortcuts of a single key"
+            options={keys}
+            value={preferences.singleKeys ? "on" : "off"}
+            onChoose={(value) => setPreferences({ singleKeys: value === "on" })}
+          />
+        </section>
+        <BackupDesk />
+        <AsideList />
+        <section className="grid gap-3">
+          <h2 className="text-2xl">The demo</h2>
+          <p>
+            Hollin Mill is a made-up cellar kitchen in an old watermill; its data are invented. It stands beside your
+            own chambers and never touches them.
+          </p>
+          <div className="flex gap-2">
+            {demo && (
+              <button type="button" className="key" onClick={removeDemo}>
+                Remove the demo
+              </button>
+            )}
+            <button type="button" className="key" onClick={bringDemoBack}>
+              {demo ? "Put the demo back as it was" : "Bring the demo back"}
+            </button>
+          </div>
+        </section>
+      </main>
+    </>
+  );
+}

@@ -1,0 +1,138 @@
+"use client";
+
+import { Plus, Settings2 } from "lucide-react";
+import Link from "next/link";
+import { useMemo } from "react";
+import { nextStation, stationInfo, VerdictTitle } from "@/bench";
+import { describe } from "@/core/chamber";
+import type { ChamberRecord, PreferencesRecord } from "@/core/model";
+import { productLabels } from "@/core/product";
+import { printTemperature } from "@/core/quantity";
+import { bringDemoBack } from "@/demo";
+import { CabinetDrawing } from "@/parts/cabinet";
+import { useWorkshop } from "@/workshop";
+import type { TrialAnswer } from "@/workers";
+import { RemoveChamber } from "./RemoveChamber";
+import { useVerdicts } from "./useVerdicts";
+
+/** Every chamber as a drawing to scale, with its worst verdict and the next thing to do. */
+export function Shelf() {
+  const { status, records, preferences } = useWorkshop();
+  const chambers = useMemo(
+    () =>
+      Object.values(records)
+        .filter((r): r is ChamberRecord => r.kind === "chamber")
+        .sort((a, b) => a.createdAt.localeCompare(b.createdAt)),
+    [records],
+  );
+  const answers = useVerdicts(chambers, preferences.trialDays, preferences.scale);
+  return (
+    <>
+      <header className="flex flex-wrap items-center gap-3 px-4 pt-5 md:px-10">
+        <h1 className="grow text-3xl md:text-4xl">Gentle Crock</h1>
+        <Link href="/preferences" className="key border-transparent">
+          <Settings2 size={18} aria-hidden /> Preferences
+        </Link>
+        {chambers.length > 0 && (
+          <Link href="/new" className="key key-strong">
+            <Plus size={18} aria-hidden /> New chamber
+          </Link>
+        )}
+      </header>
+      <main className="px-4 pb-12 md:px-10">
+        {status === "open" && chambers.length === 0 && <EmptyShelf />}
+        {chambers.length > 0 && (
+          <ul className="mt-4 flex flex-wrap items-stretch gap-y-10" aria-label="Chambers">
+            {chambers.map((record) => (
+              <li key={record.id} className="grid w-full grid-rows-[1fr_auto] sm:w-84">
+                <Chamber record={record} answer={answers[record.id]} preferences={preferences} />
+              </li>
+            ))}
+            <li className="grid min-w-64 grow grid-rows-[1fr_auto]">
+              <Link
+                href="/new"
+                className="border-base-content group flex min-h-40 items-end border-b-[3px] pl-8"
+                aria-label="New chamber: a place is free on the shelf"
+              >
+                <span className="rule-line group-hover:bg-base-200/60 group-hover:border-base-content mb-0 grid h-36 w-28 place-items-center rounded-t border-2 border-b-0 border-dashed">
+                  <Plus size={26} aria-hidden />
+                </span>
+              </Link>
+              <p className="quiet pt-3 pl-8">A place is free: three questions, and the next chamber stands here.</p>
+            </li>
+          </ul>
+        )}
+      </main>
+    </>
+  );
+}
+
+function Chamber({
+  record,
+  answer,
+  preferences,
+}: {
+  record: ChamberRecord;
+  answer?: TrialAnswer;
+  preferences: PreferencesRecord;
+}) {
+  const chamber = useMemo(() => describe(record), [record]);
+  const { scale, system } = preferences;
+  const next = answer ? nextStation(record, answer.verdicts) : null;
+  const worst = answer?.verdicts[0];
+  const { product } = chamber.vessels[0]!;
+  const stage = chamber.stages[0]!;
+  return (
+    <>
+      <Link
+        href={`/bench?c=${record.id}&at=${next ?? "settings"}`}
+        className="border-base-content hover:bg-base-200/60 flex items-end justify-center border-b-[3px] pt-4"
+        aria-label={`Open ${record.name}`}
+      >
+        <CabinetDrawing chamber={chamber} metre={190} system={system} />
+      </Link>
+      <div className="grid gap-1 pt-3 pr-8">
+        <div className="flex items-baseline gap-2">
+          <h2 className="grow text-xl">{record.name}</h2>
+          <RemoveChamber record={record} />
+        </div>
+        <p className="quiet">
+          {productLabels[product.kind]}, {printTemperature(stage.low, scale)} to {printTemperature(stage.high, scale)}
+          {record.demo && ". Part of the demo, with invented data"}
+        </p>
+        <p className="min-h-6">
+          {worst ? <VerdictTitle verdict={worst} /> : <span className="quiet">Running its trial …</span>}
+        </p>
+        {answer && (
+          <Link className="key justify-self-start" href={`/bench?c=${record.id}&at=${next ?? "settings"}`}>
+            {next ? `Next: ${stationInfo[next].name}` : "All stations are settled"}
+          </Link>
+        )}
+      </div>
+    </>
+  );
+}
+
+function EmptyShelf() {
+  return (
+    <section className="mx-auto mt-10 grid max-w-2xl gap-4">
+      <div className="border-base-content h-24 border-b-[3px]" aria-hidden />
+      <h2 className="text-2xl">The shelf is empty</h2>
+      <p className="text-lg">
+        Here stand your chambers: a box that you heat and cool, with its probe and controller. Answer three questions
+        and you see what it will do over seven days, before you buy or spoil anything.
+      </p>
+      <p className="flex flex-wrap gap-2">
+        <Link href="/new" className="key key-strong">
+          <Plus size={18} aria-hidden /> New chamber
+        </Link>
+        <button type="button" className="key" onClick={bringDemoBack}>
+          Look at the demo first
+        </button>
+        <Link href="/preferences#backup" className="key">
+          Bring back a backup
+        </Link>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,68 @@
+// Everything that has to hold: types, lint, floors, unused code, unit tests, build, browser tests.
+// The last line is "N passed, N failed" over all tests and checks.
+import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import { join } from "node:path";
+import { bin, install, node, root } from "./run.mjs";
+import { chromium } from "./chromium.mjs";
+
+install();
+const browser = chromium();
+rmSync(join(root, ".verify"), { recursive: true, force: true });
+mkdirSync(join(root, ".verify"));
+
+let passed = 0;
+let failed = 0;
+const failures = [];
+const count = (name, good, bad) => {
+  passed += good;
+  failed += bad;
+  if (bad) failures.push(name);
+};
+
+function check(name, args, env) {
+  console.log(`\n— ${name}`);
+  const good = node(args, env);
+  count(name, good ? 1 : 0, good ? 0 : 1);
+  return good;
+}
+
+/** A test run that writes a report to count; a run without a report is one failure. */
+function tests(name, args, report, read, env) {
+  console.log(`\n— ${name}`);
+  const good = node(args, env);
+  const file = join(root, report);
+  if (!existsSync(file)) return count(name, 0, 1);
+  const { ok, bad } = read(JSON.parse(readFileSync(file, "utf8")));
+  count(name, ok, bad || (good ? 0 : 1));
+}
+
+check("route types", [bin("next/dist/bin/next"), "typegen"]);
+check("types", [bin("typescript/bin/tsc"), "--noEmit"]);
+check("types of the core alone", [bin("typescript/bin/tsc"), "--noEmit", "-p", "core"]);
+check("lint", [bin("eslint/bin/eslint.js"), "."]);
+check("format", [bin("prettier/bin/prettier.cjs"), "--check", "--log-level", "warn", "."]);
+check("floors", [
+  bin("dependency-cruiser/bin/dependency-cruise.mjs"),
+  ...["--config", ".dependency-cruiser.cjs", "app", "bench", "rooms", "parts", "workshop", "workers", "demo", "core"],
+]);
+check("unused code", [bin("knip/bin/knip.js")]);
+tests(
+  "unit tests",
+  [bin("jest/bin/jest.js"), "--json", "--outputFile", ".verify/unit.json"],
+  ".verify/unit.json",
+  (r) => ({ ok: r.numPassedTests, bad: r.numFailedTests + r.numRuntimeErrorTestSuites }),
+  { NODE_ENV: "test" },
+);
+if (check("build", ["scripts/build.mjs"]) && browser)
+  tests(
+    "browser tests",
+    [bin("@playwright/test/cli.js"), "test"],
+    ".verify/e2e.json",
+    (r) => ({ ok: r.stats.expected, bad: r.stats.unexpected + r.stats.flaky + r.stats.skipped + r.errors.length }),
+    { CHROMIUM: browser },
+  );
+else count("browser tests", 0, 1);
+
+if (failures.length) console.error(`\nFailed: ${failures.join(", ")}`);
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed ? 1 : 0);

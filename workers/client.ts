@@ -1,0 +1,13 @@
+import { wrap, type Remote } from "comlink";
+import type { Bench } from "./bench";
+
+const open = (): Remote<Bench> =>
+  wrap<Bench>(new Worker(new URL("./trial.worker.ts", import.meta.url), { type: "module" }));
+
+let trialWorker: Remote<Bench> | null = null;
+let weighWorker: Remote<Bench> | null = null;
+
+/** The worker that runs the trial on screen: nothing else may make it wait. */
+export const trialBench = (): Remote<Bench> => (trialWorker ??= open());
+/** A second one that weighs remedies meanwhile. */
+export const weighBench = (): Remote<Bench> => (weighWorker ??= open());

@@ -1,0 +1,2 @@
+export type { Bench, TrialAnswer } from "./bench";
+export * from "./client";

@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { bench } from "./bench";
+
+expose(bench);

@@ -1,0 +1,53 @@
+import { BACKUP_FORMAT, type BackupFile, type ChamberRecord, type WorkshopRecord } from "@/core/model";
+import { refuse, read, type Read } from "@/core/quantity";
+import { readRecord } from "./migrations";
+
+/** The whole workshop as one file's text. */
+export function writeBackup(records: readonly WorkshopRecord[], now: string): string {
+  const file: BackupFile = { format: BACKUP_FORMAT, version: 1, exportedAt: now, records: [...records] };
+  return JSON.stringify(file, null, 2);
+}
+
+/** What a backup file holds, before anything is replaced. */
+export interface BackupContents {
+  exportedAt: string;
+  chambers: ChamberRecord[];
+  others: WorkshopRecord[];
+  /** Records in the file that do not parse, each with the reason. They are left out. */
+  damaged: { name: string; problem: string }[];
+}
+
+/** Looks into a backup file without touching the workshop. */
+export function readBackup(text: string): Read<BackupContents> {
+  let file: unknown;
+  try {
+    file = JSON.parse(text);
+  } catch {
+    return refuse("This file is damaged: it is not complete JSON. Take another copy of it, or export once more.");
+  }
+  const { format, version, exportedAt, records } = (file ?? {}) as Record<string, unknown>;
+  if (format !== BACKUP_FORMAT || !Array.isArray(records))
+    return refuse("This is no workshop backup. Choose a file that was made with \u201cExport the workshop\u201d.");
+  if (version !== 1) return refuse("This backup was made by a newer Gentle Crock. Update this one first.");
+  const contents: BackupContents = {
+    exportedAt: typeof exportedAt === "string" ? exportedAt : "",
+    chambers: [],
+    others: [],
+    damaged: [],
+  };
+  records.forEach((raw: unknown, i) => {
+    const parsed = readRecord(raw);
+    const name = (raw as { name?: unknown } | null)?.name;
+    if (!parsed.ok)
+      contents.damaged.push({ name: typeof name === "string" ? name : `Record ${i + 1}`, problem: parsed.problem });
+    else if (parsed.record.kind === "chamber") contents.chambers.push(parsed.record);
+    else contents.others.push(parsed.record);
+  });
+  if (contents.chambers.length + contents.others.length === 0)
+    return refuse(
+      contents.damaged.length
+        ? `Nothing in this file can be read: ${contents.damaged[0]!.problem}. Nothing was changed.`
+        : "This backup is empty: there is nothing to bring back.",
+    );
+  return read(contents);
+}

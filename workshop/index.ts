@@ -1,0 +1,3 @@
+export * from "./backup";
+export * from "./store";
+export type { Aside } from "./storage";

@@ -1,0 +1,213 @@
+import { nanoid } from "nanoid";
+import { create } from "zustand";
+import { newChamber, tryEdits } from "@/core/chamber";
+import { type ChamberRecord, type Edit, type PreferencesRecord, type Station, type WorkshopRecord } from "@/core/model";
+import { forget, remember, type Change, type History } from "./history";
+import { firstPreferences, PREFERENCES_ID } from "./preferences";
+import { dropAside, readAll, readOne, write, type Aside } from "./storage";
+import { openLine, type Line } from "./tabs";
+import { Writer } from "./writer";
+
+/** A record that another tab has changed while this one had changes of its own. */
+export interface Conflict {
+  id: string;
+  theirs: WorkshopRecord | null;
+}
+
+export type SaveState = "saved" | "saving" | "failed";
+
+interface WorkshopState extends History {
+  status: "closed" | "opening" | "open" | "unavailable";
+  records: Record<string, WorkshopRecord>;
+  preferences: PreferencesRecord;
+  aside: Aside[];
+  save: SaveState;
+  conflict: Conflict | null;
+  /** Another tab of this profile is open. */
+  company: boolean;
+}
+
+const now = () => new Date().toISOString();
+
+export const useWorkshop = create<WorkshopState>(() => ({
+  status: "closed",
+  records: {},
+  preferences: firstPreferences("en", "2026-01-01T00:00:00.000Z"),
+  aside: [],
+  save: "saved",
+  conflict: null,
+  company: false,
+  past: [],
+  future: [],
+}));
+
+const { getState: get, setState: set } = useWorkshop;
+
+let line: Line | null = null;
+
+const writer = new Writer(write, {
+  onState: (save) => set({ save }),
+  onWritten: (id) => line?.tell({ say: "wrote", id }),
+  onConflict: (id, theirs) => set({ conflict: { id, theirs } }),
+});
+
+/** Takes over a record as another tab has stored it. */
+async function takeOver(id: string): Promise<void> {
+  if (writer.busyWith(id)) return; // the write in progress will meet the other's revision and ask
+  const record = await readOne(id);
+  writer.know(id, record?.revision ?? 0);
+  const { records } = get();
+  const next = { ...records };
+  if (record) next[id] = record;
+  else delete next[id];
+  set({ records: next, ...forget(get(), id), ...(record?.kind === "preferences" ? { preferences: record } : {}) });
+}
+
+/** Opens the workshop of this browser profile. Safe to call again. */
+export async function openWorkshop(): Promise<void> {
+  if (get().status !== "closed") return;
+  set({ status: "opening" });
+  try {
+    const { records, aside } = await readAll(now());
+    for (const record of records) writer.know(record.id, record.revision);
+    const byId = Object.fromEntries(records.map((r) => [r.id, r]));
+    const stored = byId[PREFERENCES_ID];
+    set({
+      records: byId,
+      aside,
+      preferences: stored?.kind === "preferences" ? stored : firstPreferences(navigator.language, now()),
+      status: "open",
+    });
+    line = openLine((word) => {
+      if (word.say === "here") line?.tell({ say: "here too" });
+      if (word.say === "here" || word.say === "here too") set({ company: true });
+      if (word.say === "leaving") set({ company: false });
+      if (word.say === "wrote") void takeOver(word.id);
+    });
+    line.tell({ say: "here" });
+    window.addEventListener("pagehide", () => line?.tell({ say: "leaving" }));
+    window.addEventListener("pageshow", (e) => e.persisted && line?.tell({ say: "here" }));
+  } catch {
+    set({ status: "unavailable" });
+  }
+}
+
+/** Puts records in place, in memory at once and in the store as soon as it acknowledges. */
+function place(changes: readonly Change[], side: "before" | "after"): void {
+  const records = { ...get().records };
+  for (const change of changes) {
+    const record = change[side];
+    if (record) records[change.id] = record;
+    else delete records[change.id];
+    writer.put(change.id, record);
+  }
+  set({ records });
+}
+
+function commit(label: string, changes: Change[], merge?: string): void {
+  place(changes, "after");
+  set(remember(get(), { label, changes, merge, at: Date.now() }));
+}
+
+export function chamberById(id: string | null): ChamberRecord | undefined {
+  const record = id === null ? undefined : get().records[id];
+  return record?.kind === "chamber" ? record : undefined;
+}
+
+/** Changes values of a chamber; returns a sentence where that is impossible, and stores nothing then. */
+export function editChamber(id: string, edits: readonly Edit[], label: string, merge?: string): string | null {
+  const before = chamberById(id);
+  if (!before) return "This chamber is no longer there.";
+  const tried = tryEdits(before, edits);
+  if (!tried.ok) return tried.problem;
+  commit(label, [{ id, before, after: { ...tried.value, updatedAt: now() } }], merge);
+  return null;
+}
+
+export function renameChamber(id: string, name: string): string | null {
+  const before = chamberById(id);
+  if (!before) return "This chamber is no longer there.";
+  const trimmed = name.trim();
+  if (!trimmed) return "Give it a name.";
+  if (trimmed.length > 60) return "Keep the name under 60 letters.";
+  commit("name", [{ id, before, after: { ...before, name: trimmed, updatedAt: now() } }]);
+  return null;
+}
+
+/** Marks a station as looked at and found right, or takes the mark away. */
+export function settle(id: string, station: Station, settled: boolean): void {
+  const before = chamberById(id);
+  if (!before || before.settled.includes(station) === settled) return;
+  const marks = settled ? [...before.settled, station] : before.settled.filter((s) => s !== station);
+  commit("settled", [{ id, before, after: { ...before, settled: marks, updatedAt: now() } }]);
+}
+
+/** Adds a chamber with its first answers; returns its id, or the reason why not. */
+export function addChamber(name: string, edits: readonly Edit[]): { id: string } | { problem: string } {
+  const id = nanoid(12);
+  const tried = tryEdits(newChamber(id, name.trim() || "My chamber", now()), edits);
+  if (!tried.ok) return { problem: tried.problem };
+  commit("new chamber", [{ id, before: null, after: tried.value }]);
+  return { id };
+}
+
+export function removeRecords(ids: readonly string[], label: string): void {
+  const { records } = get();
+  commit(
+    label,
+    ids.flatMap((id): Change[] => (records[id] ? [{ id, before: records[id], after: null }] : [])),
+  );
+}
+
+/** Puts records in, each over the one with its id. One undoable step. */
+export function bringIn(incoming: readonly WorkshopRecord[], label: string, removing: readonly string[] = []): void {
+  const { records } = get();
+  const changes: Change[] = incoming.map((after) => ({ id: after.id, before: records[after.id] ?? null, after }));
+  for (const id of removing)
+    if (records[id] && !incoming.some((r) => r.id === id)) changes.push({ id, before: records[id], after: null });
+  if (changes.length) commit(label, changes);
+  const preferences = incoming.find((r) => r.kind === "preferences");
+  if (preferences) set({ preferences });
+}
+
+export function setPreferences(change: Partial<PreferencesRecord>): void {
+  const preferences = { ...get().preferences, ...change, updatedAt: now() };
+  set({ preferences, records: { ...get().records, [PREFERENCES_ID]: preferences } });
+  writer.put(PREFERENCES_ID, preferences);
+}
+
+function travel(from: "past" | "future"): string | null {
+  const state = get();
+  const step = state[from].at(-1);
+  if (!step) return null;
+  place(step.changes, from === "past" ? "before" : "after");
+  set(
+    from === "past"
+      ? { past: state.past.slice(0, -1), future: [...state.future, step] }
+      : { future: state.future.slice(0, -1), past: [...state.past, step] },
+  );
+  const preferences = get().records[PREFERENCES_ID];
+  if (preferences?.kind === "preferences") set({ preferences });
+  return step.label;
+}
+
+/** Takes the last step back; returns its label. */
+export const undo = (): string | null => travel("past");
+export const redo = (): string | null => travel("future");
+
+/** Settles a conflict: the other tab's version is taken over, or ours overwrites it knowingly. */
+export async function settleConflict(keep: "mine" | "theirs"): Promise<void> {
+  const { conflict, records } = get();
+  if (!conflict) return;
+  set({ conflict: null });
+  if (keep === "mine") writer.force(conflict.id, records[conflict.id] ?? null);
+  else {
+    writer.drop(conflict.id);
+    await takeOver(conflict.id);
+  }
+}
+
+export async function discardAside(key: string): Promise<void> {
+  await dropAside(key);
+  set({ aside: get().aside.filter((a) => a.key !== key) });
+}
