@@ -2,7 +2,18 @@ import next from "eslint-config-next";
 import tseslint from "typescript-eslint";
 
 export default tseslint.config(
-  { ignores: ["node_modules", ".next", "next-env.d.ts", "public", "coverage", "test-results", "playwright-report"] },
+  {
+    ignores: [
+      "node_modules",
+      ".next",
+      ".verify",
+      "next-env.d.ts",
+      "public",
+      "coverage",
+      "test-results",
+      "playwright-report",
+    ],
+  },
   ...next,
   ...tseslint.configs.strict,
   {

@@ -15,7 +15,7 @@ const shared = {
   transformIgnorePatterns: ["/node_modules/(?!(react-hotkeys-hook|nanoid|odex)/)"],
   modulePathIgnorePatterns: ["<rootDir>/.next"],
 };
-export default {
+const config = {
   projects: [
     {
       ...shared,
@@ -31,3 +31,5 @@ export default {
     },
   ],
 };
+
+export default config;

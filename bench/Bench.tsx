@@ -8,8 +8,9 @@ import { tryEdits } from "@/core/chamber";
 import { stations, type ChamberRecord, type Edit, type Station } from "@/core/model";
 import { planOf, type Trial } from "@/core/trial";
 import type { Remedy } from "@/core/verdict";
+import { singleKey } from "@/parts/common";
 import { BandRuler, FlatRuler } from "@/parts/ruler";
-import { editChamber, setPreferences, settle, useWorkshop } from "@/workshop";
+import { chamberById, editChamber, setPreferences, settle, useWorkshop } from "@/workshop";
 import { Announcer } from "./Announcer";
 import { BenchBar } from "./BenchBar";
 import { BenchProvider, type BenchContext } from "./context";
@@ -20,7 +21,8 @@ import { HeatStation } from "./stations/HeatStation";
 import { JobStation } from "./stations/JobStation";
 import { ProbeStation } from "./stations/ProbeStation";
 import { SettingsStation } from "./stations/SettingsStation";
-import { TrialPanel, type TrialSize } from "./TrialPanel";
+import type { TrialSize } from "./TrialBar";
+import { TrialPanel } from "./TrialPanel";
 import { useEffects, useTrial } from "./useTrial";
 import { useNarrow, useTyping } from "./useViewport";
 
@@ -52,7 +54,7 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const attempt = trying?.on === stored ? trying : null;
   const record = attempt?.record ?? stored;
   const plan = useMemo(() => planOf(record), [record]);
-  const live = useTrial(record, trialDays, scale);
+  const { ask, ...live } = useTrial(record, trialDays, scale);
   const effects = useEffects(live);
   const ghost = useGhost(live.answer?.trial ?? null, attempt?.before ?? null);
   const [size, setSize] = useState<TrialSize>("open");
@@ -64,9 +66,12 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const apply = useCallback(
     (edits: Edit[], label: string, merge?: string) => {
       setTrying(null);
-      return editChamber(stored.id, edits, label, merge);
+      const refused = editChamber(stored.id, edits, label, merge);
+      const edited = chamberById(stored.id);
+      if (edited) ask(edited);
+      return refused;
     },
-    [stored.id],
+    [stored.id, ask],
   );
   const go = useCallback(
     (next: Station) => {
@@ -96,20 +101,18 @@ export function Bench({ record: stored, station, onStation }: Props) {
     dropRemedy: () => setTrying(null),
   };
 
-  const keys = { enabled: singleKeys && size !== "full", preventDefault: true };
+  const onBench = { ...singleKey, enabled: singleKeys && size !== "full" };
   useHotkeys(
-    "1,2,3,5,6",
+    stations.map((s) => String(stationInfo[s].number)),
     (_, { keys: pressed }) => {
       const found = stations.find((s) => String(stationInfo[s].number) === pressed?.join(""));
       if (found) go(found);
     },
-    keys,
+    onBench,
   );
-  useHotkeys("t", () => setSize((s) => (s === "full" ? "open" : "full")), {
-    enabled: singleKeys,
-    preventDefault: true,
-  });
-  useHotkeys("u", () => setPreferences({ scale: scale === "C" ? "F" : "C" }), { ...keys, enabled: singleKeys });
+  const always = { ...singleKey, enabled: singleKeys };
+  useHotkeys("t", () => setSize((s) => (s === "full" ? "open" : "full")), always);
+  useHotkeys("u", () => setPreferences({ scale: scale === "C" ? "F" : "C" }), always);
 
   const Screen = screens[station];
   const ruler = rulerOf(plan, scale, apply);
@@ -120,17 +123,17 @@ export function Bench({ record: stored, station, onStation }: Props) {
   return (
     <BenchProvider.Provider value={context}>
       <div className="grid h-dvh grid-cols-1 grid-rows-[auto_1fr_auto] overflow-hidden">
-        <h1 className="sr-only">
-          {record.name}: {stationInfo[station].name}
-        </h1>
         {!(narrow && typing) && <BenchBar station={station} onStation={go} />}
         <div className="grid min-h-0 grid-cols-1 grid-rows-[auto_1fr] md:grid-cols-[212px_1fr] md:grid-rows-1">
-          <div className="rule-line min-h-0 max-md:border-b md:border-r md:p-1">
+          <aside aria-label="Band ruler" className="rule-line min-h-0 max-md:border-b md:border-r md:p-1">
             {narrow ? <FlatRuler data={ruler} /> : <BandRuler data={ruler} />}
-          </div>
+          </aside>
           <main ref={main} className="min-h-0 overflow-y-auto px-4 py-4 md:px-8 md:py-5">
             <div className="mx-auto grid max-w-4xl grid-cols-1 gap-6 pb-8">
               <div>
+                <h1 className="sr-only">
+                  {record.name}: {stationInfo[station].name}
+                </h1>
                 <h2 className="text-2xl md:text-3xl">{stationInfo[station].asks}</h2>
               </div>
               <Screen />

@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import type { ChamberRecord } from "@/core/model";
 import type { Scale } from "@/core/quantity";
 import type { Effect } from "@/core/verdict";
@@ -16,14 +16,23 @@ export interface LiveTrial {
   answer: TrialAnswer | null;
   /** The question that the answer answers. */
   of: Question | null;
+  /** The answer is not yet that of the question now asked. */
   busy: boolean;
   failed: boolean;
+  /** Answers so far. */
+  count: number;
+}
+
+export interface TrialHold extends LiveTrial {
+  /** Asks for the trial of a record now, before the screen has taken it over: the worker need not wait for it. */
+  ask: (record: ChamberRecord) => void;
 }
 
 /** The worker's trial of a chamber: runs again on every change, the latest only, with the last answer on show meanwhile. */
-export function useTrial(record: ChamberRecord, days: number, scale: Scale): LiveTrial {
-  const [live, setLive] = useState<LiveTrial>({ answer: null, of: null, busy: true, failed: false });
+export function useTrial(record: ChamberRecord, days: number, scale: Scale): TrialHold {
+  const [live, setLive] = useState<Omit<LiveTrial, "busy">>({ answer: null, of: null, failed: false, count: 0 });
   const next = useRef<Question | null>(null);
+  const latest = useRef<Question | null>(null);
   const running = useRef(false);
   const alive = useRef(true);
 
@@ -34,30 +43,39 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Liv
     };
   }, []);
 
-  useEffect(() => {
-    next.current = { record, days, scale };
-    const pump = async () => {
-      if (running.current) return;
-      running.current = true;
-      while (next.current) {
-        const question = next.current;
-        next.current = null;
-        try {
-          const answer = await trialBench().trial(question.record, question.days, question.scale);
-          if (alive.current) setLive({ answer, of: question, busy: next.current !== null, failed: false });
-        } catch {
-          if (alive.current) setLive((l) => ({ ...l, busy: false, failed: true }));
+  const ask = useCallback(
+    (asked: ChamberRecord) => {
+      const { current } = latest;
+      if (current && current.record === asked && current.days === days && current.scale === scale) return;
+      latest.current = next.current = { record: asked, days, scale };
+      const pump = async () => {
+        if (running.current) return;
+        running.current = true;
+        while (next.current) {
+          const question = next.current;
+          next.current = null;
+          try {
+            const answer = await trialBench().trial(question.record, question.days, question.scale);
+            if (alive.current) setLive((l) => ({ answer, of: question, failed: false, count: l.count + 1 }));
+          } catch {
+            if (alive.current) setLive((l) => ({ ...l, failed: true }));
+          }
         }
-      }
-      running.current = false;
-    };
-    void pump();
-  }, [record, days, scale]);
+        running.current = false;
+      };
+      void pump();
+    },
+    [days, scale],
+  );
+  useEffect(() => ask(record), [ask, record]);
 
-  return live;
+  const { of } = live;
+  const answered = of !== null && of.record === record && of.days === days && of.scale === scale;
+  return { ...live, busy: !answered && !live.failed, ask };
 }
 
-const SETTLE = 250;
+/** Pause in the edits after which remedies are weighed, ms: weighing must not slow a hand that is still moving. */
+const SETTLE = 600;
 
 /** Effects of the remedies of a trial's verdicts, weighed in a second worker once the edits have paused. */
 export function useEffects(live: LiveTrial): Record<string, Effect[] | undefined> {
@@ -68,9 +86,14 @@ export function useEffects(live: LiveTrial): Record<string, Effect[] | undefined
     let gone = false;
     const timer = setTimeout(async () => {
       for (const verdict of answer.verdicts) {
-        if (gone || verdict.remedies.length === 0) continue;
-        const found = await weighBench().weigh(of.record, verdict, answer.verdicts, of.days, of.scale);
-        if (gone) return;
+        if (verdict.remedies.length === 0) continue;
+        const found: Effect[] = [];
+        // One remedy a call: a new edit need not wait for the rest.
+        for (const remedy of verdict.remedies) {
+          const one = { ...verdict, remedies: [remedy] };
+          found.push(...(await weighBench().weigh(of.record, one, answer.verdicts, of.days, of.scale)));
+          if (gone) return;
+        }
         setEffects((e) => ({ of: answer, by: { ...(e?.of === answer ? e.by : {}), [verdict.id]: found } }));
       }
     }, SETTLE);

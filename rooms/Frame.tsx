@@ -2,14 +2,18 @@
 
 import { useEffect, useState, type ReactNode } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import { z } from "zod";
-import { Glazes } from "@/parts/common";
+import * as z from "zod";
+import { Glazes, singleKey } from "@/parts/common";
 import { openWorkshop, redo, undo, useWorkshop } from "@/workshop";
 import { Notices } from "./Notices";
 import { Shortcuts } from "./Shortcuts";
 
 // The policy forbids eval; without this the schema library probes for it.
 z.config({ jitless: true });
+
+/** A text that is being typed has the browser's own undo; a number field at rest has not. */
+const hasOwnUndo = ({ target }: KeyboardEvent): boolean =>
+  target instanceof HTMLInputElement && target.type === "text" && target.dataset.rest !== "true";
 
 /** What stands around every room: the open workshop, the theme, notices, and the shortcuts that work everywhere. */
 export function Frame({ children }: { children: ReactNode }) {
@@ -25,9 +29,10 @@ export function Frame({ children }: { children: ReactNode }) {
     else dataset.theme = theme;
   }, [theme]);
 
-  useHotkeys("mod+z", () => setSaid(undo() ? "Undone" : "Nothing to undo"), { preventDefault: true });
-  useHotkeys("mod+shift+z, mod+y", () => setSaid(redo() ? "Done again" : "Nothing to redo"), { preventDefault: true });
-  useHotkeys("?", () => setListed(true), { enabled: singleKeys, useKey: true });
+  const everywhere = { preventDefault: true, enableOnFormTags: true, ignoreEventWhen: hasOwnUndo };
+  useHotkeys("mod+z", () => setSaid(undo() ? "Undone" : "Nothing to undo"), everywhere);
+  useHotkeys("mod+shift+z, mod+y", () => setSaid(redo() ? "Done again" : "Nothing to redo"), everywhere);
+  useHotkeys("?", () => setListed(true), { ...singleKey, enabled: singleKeys, useKey: true });
 
   return (
     <>

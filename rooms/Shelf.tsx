@@ -15,6 +15,9 @@ import type { TrialAnswer } from "@/workers";
 import { RemoveChamber } from "./RemoveChamber";
 import { useVerdicts } from "./useVerdicts";
 
+/** Pixels of one metre on the shelf: all drawings are to one scale. */
+const METRE = 190;
+
 /** Every chamber as a drawing to scale, with its worst verdict and the next thing to do. */
 export function Shelf() {
   const { status, records, preferences } = useWorkshop();
@@ -25,6 +28,7 @@ export function Shelf() {
         .sort((a, b) => a.createdAt.localeCompare(b.createdAt)),
     [records],
   );
+  const zone = Math.max(...chambers.map((r) => describe(r).cabinet.height), 1) * METRE + 28;
   const answers = useVerdicts(chambers, preferences.trialDays, preferences.scale);
   return (
     <>
@@ -45,13 +49,14 @@ export function Shelf() {
           <ul className="mt-4 flex flex-wrap items-stretch gap-y-10" aria-label="Chambers">
             {chambers.map((record) => (
               <li key={record.id} className="grid w-full grid-rows-[1fr_auto] sm:w-84">
-                <Chamber record={record} answer={answers[record.id]} preferences={preferences} />
+                <Chamber zone={zone} record={record} answer={answers[record.id]} preferences={preferences} />
               </li>
             ))}
             <li className="grid min-w-64 grow grid-rows-[1fr_auto]">
               <Link
                 href="/new"
-                className="border-base-content group flex min-h-40 items-end border-b-[3px] pl-8"
+                className="border-base-content group flex items-end border-b-[3px] pl-8"
+                style={{ height: zone }}
                 aria-label="New chamber: a place is free on the shelf"
               >
                 <span className="rule-line group-hover:bg-base-200/60 group-hover:border-base-content mb-0 grid h-36 w-28 place-items-center rounded-t border-2 border-b-0 border-dashed">
@@ -68,10 +73,12 @@ export function Shelf() {
 }
 
 function Chamber({
+  zone,
   record,
   answer,
   preferences,
 }: {
+  zone: number;
   record: ChamberRecord;
   answer?: TrialAnswer;
   preferences: PreferencesRecord;
@@ -86,10 +93,11 @@ function Chamber({
     <>
       <Link
         href={`/bench?c=${record.id}&at=${next ?? "settings"}`}
-        className="border-base-content hover:bg-base-200/60 flex items-end justify-center border-b-[3px] pt-4"
+        className="border-base-content hover:bg-base-200/60 flex items-end justify-center border-b-[3px]"
+        style={{ height: zone }}
         aria-label={`Open ${record.name}`}
       >
-        <CabinetDrawing chamber={chamber} metre={190} system={system} />
+        <CabinetDrawing chamber={chamber} metre={METRE} system={system} />
       </Link>
       <div className="grid gap-1 pt-3 pr-8">
         <div className="flex items-baseline gap-2">

@@ -18,7 +18,7 @@ const onFields: [string, string][] = [
   ["↑ ↓", "a step up or down, in a field and on the ruler"],
   ["Shift + ↑ ↓", "ten steps in a field"],
   ["Page up, Page down", "ten steps on the ruler"],
-  ["Esc", "back to what was stored"],
+  ["Esc", "back to what was stored, then out of the field"],
 ];
 
 /** The list of shortcuts. */

@@ -1,5 +1,5 @@
 import { transfer } from "comlink";
-import { z } from "zod";
+import * as z from "zod";
 import type { ChamberRecord } from "@/core/model";
 import type { Scale } from "@/core/quantity";
 import { plainTrial, planOf, runTrial, type Trial } from "@/core/trial";

@@ -1,2 +1,2 @@
-export type { Bench, TrialAnswer } from "./bench";
+export type { TrialAnswer } from "./bench";
 export * from "./client";

@@ -12,12 +12,14 @@ const empty: History = { past: [], future: [] };
 
 describe("history", () => {
   it("melts the steps of one gesture into one that goes back to its beginning", () => {
-    let history = remember(empty, step("a", 0, "drag"));
-    history = remember(history, step("b", 300, "drag"));
+    let history = remember(empty, step("a", 0, "step"));
+    history = remember(history, step("b", 300, "step"));
     expect(history.past).toHaveLength(1);
     expect(history.past[0]!.changes[0]).toMatchObject({ before: { name: "before a" }, after: { name: "b" } });
-    expect(remember(history, step("c", 5000, "drag")).past).toHaveLength(2);
+    expect(remember(history, step("c", 5000, "step")).past).toHaveLength(2);
     expect(remember(history, step("c", 400, "other")).past).toHaveLength(2);
+    const slow = remember(remember(empty, step("a", 0, "drag:1")), step("b", 9000, "drag:1"));
+    expect(slow.past).toHaveLength(1);
   });
 
   it("drops what was undone once something new is done", () => {

@@ -11,7 +11,10 @@ export interface Change {
 export interface Step {
   label: string;
   changes: Change[];
-  /** Steps of one gesture carry the same key and are undone together. */
+  /**
+   * Steps of one gesture carry the same key and are undone together: those of a drag (its key begins with "drag:")
+   * however long it takes, those of stepping while they follow each other closely.
+   */
   merge?: string;
   at: number;
 }
@@ -27,7 +30,8 @@ const GESTURE = 1200;
 /** Adds a step; steps of one gesture melt into one. */
 export function remember(history: History, step: Step): History {
   const last = history.past.at(-1);
-  if (last && step.merge && last.merge === step.merge && step.at - last.at < GESTURE) {
+  const close = last && (step.merge?.startsWith("drag:") || step.at - last.at < GESTURE);
+  if (last && close && step.merge && last.merge === step.merge) {
     const changes = last.changes.map((c) => ({
       ...c,
       after: step.changes.find((d) => d.id === c.id)?.after ?? c.after,

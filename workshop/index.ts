@@ -1,3 +1,2 @@
 export * from "./backup";
 export * from "./store";
-export type { Aside } from "./storage";

@@ -57,10 +57,12 @@ async function takeOver(id: string): Promise<void> {
   const record = await readOne(id);
   writer.know(id, record?.revision ?? 0);
   const { records } = get();
-  const next = { ...records };
-  if (record) next[id] = record;
-  else delete next[id];
-  set({ records: next, ...forget(get(), id), ...(record?.kind === "preferences" ? { preferences: record } : {}) });
+  const { [id]: _old, ...others } = records;
+  set({
+    records: record ? { ...others, [id]: record } : others,
+    ...forget(get(), id),
+    ...(record?.kind === "preferences" ? { preferences: record } : {}),
+  });
 }
 
 /** Opens the workshop of this browser profile. Safe to call again. */
@@ -94,14 +96,11 @@ export async function openWorkshop(): Promise<void> {
 
 /** Puts records in place, in memory at once and in the store as soon as it acknowledges. */
 function place(changes: readonly Change[], side: "before" | "after"): void {
-  const records = { ...get().records };
-  for (const change of changes) {
-    const record = change[side];
-    if (record) records[change.id] = record;
-    else delete records[change.id];
-    writer.put(change.id, record);
-  }
-  set({ records });
+  const changed = new Map(changes.map((change) => [change.id, change[side]]));
+  const kept = Object.values(get().records).filter((record) => !changed.has(record.id));
+  const placed = [...changed.values()].filter((record) => record !== null);
+  set({ records: Object.fromEntries([...kept, ...placed].map((record) => [record.id, record])) });
+  for (const [id, record] of changed) writer.put(id, record);
 }
 
 function commit(label: string, changes: Change[], merge?: string): void {

@@ -91,6 +91,8 @@ function nearest(ask: Ask, settings: Settings, unit: Unit, side: "heating" | "co
   const step = resolutionOf(unit);
   const floor = ask.margins?.[side] ?? 0;
   const say = printSetting(settings, field, unit, scale);
+  const setpoint = settings.setpoint - settings.offset - ask.error;
+  if (setpoint < ask.low || setpoint > ask.high) return " The setpoint itself lies outside of the band: move it first.";
   if (settings[field] <= unit.differentialLow + step / 2)
     return ` ${say} is the smallest differential this unit takes.`;
   if (settings[field] <= floor + step)

@@ -22,6 +22,16 @@ export const powerUp = (): TwoOutletState => ({
   highAlarm: false,
 });
 
+/** A copy of a state, of the same shape to the engine as a fresh one: the inner loop is compiled for one shape. */
+export const copyTwoOutlet = (s: TwoOutletState): TwoOutletState => ({
+  heating: s.heating,
+  callsForCold: s.callsForCold,
+  compressor: s.compressor,
+  rested: s.rested,
+  lowAlarm: s.lowAlarm,
+  highAlarm: s.highAlarm,
+});
+
 /**
  * One reading of the two-outlet unit. Heat: on at setpoint − heating differential, off at the setpoint. Cold: called
  * at setpoint + cooling differential, cleared at the setpoint, started once the compressor has rested for its delay.

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import type * as z from "zod";
 import type { Origin } from "./fields";
 import type { ChamberRecord } from "./record";
 import { sectionShapes, type SectionName } from "./sections";
@@ -50,7 +50,7 @@ export function applyEdits(record: ChamberRecord, edits: readonly Edit[], origin
     const section = sectionIn(next, edit.section, edit.index ?? 0);
     if (!section) throw new EditRefused(`There is no ${edit.section} number ${(edit.index ?? 0) + 1}.`);
     if (edit.value === undefined) {
-      delete section[edit.field];
+      Reflect.deleteProperty(section, edit.field);
       continue;
     }
     const field = (sectionShapes[edit.section] as Record<string, z.ZodType>)[edit.field];

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /** A temperature in °C within what a chamber, kettle or smoker can meet. */
 export const temperatureField = (low = -60, high = 400) => z.number().min(low).max(high).brand<"Temperature">();

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { backupFile } from "./record";
 
 /** JSON Schema (2020-12) of the backup file, as published in public/schema/. */

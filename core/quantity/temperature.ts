@@ -14,10 +14,6 @@ export const kelvins = (degrees: number): TemperatureDifference => degrees as Te
 
 /** A temperature moved by a difference. */
 export const warmer = (t: Temperature, by: TemperatureDifference): Temperature => celsius(t + by);
-/** A temperature moved down by a difference. */
-export const colder = (t: Temperature, by: TemperatureDifference): Temperature => celsius(t - by);
-/** How much warmer `a` is than `b`. */
-export const differenceOf = (a: Temperature, b: Temperature): TemperatureDifference => kelvins(a - b);
 /** Halfway between two temperatures. */
 export const middle = (a: Temperature, b: Temperature): Temperature => celsius((a + b) / 2);
 

@@ -1,5 +1,6 @@
 import { COMPRESSOR, type Network } from "../chamber";
 import { exponential } from "./matrix";
+import { memo } from "./memo";
 
 /** Order of the inputs: a constant, the room in °C, the heater in W, then the own heat of each vessel in W. */
 export const INPUT = { constant: 0, room: 1, heater: 2, vessel: 3 } as const;
@@ -73,3 +74,9 @@ export function discretise({ n, m, a, b }: StateSpace, dt: number): Hold {
   };
   return { n, m, phi: block(0, 0, n), gamma: block(0, n, m), psi: block(n + m, 0, n), omega: block(n + m, n, m) };
 }
+
+/** Holds of a network without and with the compressor; the last few are kept. */
+export const holdsOf = memo(({ network, dt }: { network: Network; dt: number }): [Hold, Hold] => [
+  discretise(stateSpace(network, false), dt),
+  discretise(stateSpace(network, true), dt),
+]);

@@ -26,7 +26,7 @@ export class EnergySums {
     const { x, heat } = this.run.state;
     const states = cooling ? this.states[1] : this.states[0];
     const inputs = cooling ? this.inputs[1] : this.inputs[0];
-    for (let i = 0; i < x.length; i++) states[i]! += x[i]!;
+    for (let i = 0; i < states.length; i++) states[i]! += x[i]!;
     inputs[CONSTANT]! += 1;
     inputs[ROOM]! += room;
     if (heating) inputs[HEATER]! += this.power;

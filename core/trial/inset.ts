@@ -1,6 +1,5 @@
-import type { TrialInput } from "./input";
 import type { Metrics } from "./metrics";
-import { advance, copyState, displayScale, startRun, type RunState, type Watcher } from "./stepper";
+import { advance, copyState, displayScale, type Run, type RunState, type Watcher } from "./stepper";
 
 /** A short stretch of a trial at full detail. Times in s from the start of the trial, temperatures in °C. */
 export interface Inset {
@@ -33,16 +32,19 @@ export function worstMoment(metrics: Metrics, band: { low: number; high: number 
   return seconds / 2;
 }
 
-/** Runs a stretch of three hours around a moment again, exactly, from the nearest saved moment before it. */
-export function insetAround(input: TrialInput, checkpoints: readonly RunState[], moment: number): Inset {
-  const run = startRun(input);
+/**
+ * Runs a stretch of three hours around a moment again, exactly, from the nearest saved moment before it.
+ * @param finished the run that the moments were saved from; its state is left alone
+ */
+export function insetAround(finished: Run, checkpoints: readonly RunState[], moment: number): Inset {
+  const { input } = finished;
   const { dt } = input;
-  const end = run.steps * dt;
+  const end = finished.steps * dt;
   const from = Math.max(0, Math.min(moment - WIDTH / 2, end - WIDTH));
   const to = Math.min(end, from + WIDTH);
   const firstStep = Math.floor(from / dt);
   const saved = checkpoints.filter((c) => c.step <= firstStep).at(-1);
-  if (saved) run.state = copyState(saved);
+  const run: Run = { ...finished, state: copyState(saved ?? checkpoints[0]!) };
   const every = Math.max(1, Math.round(EVERY / dt));
   const lastStep = Math.floor(to / dt);
   const count = Math.floor((lastStep - firstStep - 1) / every) + 1;

@@ -1,7 +1,7 @@
 import { EnergySums } from "./energy";
 import { REVERSAL_WITHIN, SwitchLog } from "./events";
 import { displayScale, type Run, type RunState, type Watcher } from "./stepper";
-import { emptyTrace, type Trace } from "./trace";
+import { channels, emptyTrace, type Trace } from "./trace";
 
 /** Lowest and highest seen, and when. */
 export class Range {
@@ -65,19 +65,24 @@ export class Observer implements Watcher {
 
   private phase = this.onTheWay;
   private readonly dt: number;
-  private readonly product: number;
-  private readonly probe: number;
-  private readonly air: number;
+  private readonly nodes: readonly [product: number, probe: number, air: number];
   private readonly slope: number;
   private readonly zero: number;
   private readonly binEnd: number[];
   private bin = 0;
-  private binSteps = 0;
+  private binStart = 0;
   private binHeat = 0;
   private binCold = 0;
   private binAlarm = 0;
-  private lows = new Float64Array(5).fill(Infinity);
-  private highs = new Float64Array(5).fill(-Infinity);
+  /** Extremes since the last cut, in the order of the trace's channels, and the steps at which they stood. */
+  private readonly lows = new Float64Array(5).fill(Infinity);
+  private readonly highs = new Float64Array(5).fill(-Infinity);
+  private readonly lowSteps = new Int32Array(5);
+  private readonly highSteps = new Int32Array(5);
+  private lastShown = NaN;
+  private roomNext = 0;
+  private readonly roomEvery: number;
+  private settledFrom = Infinity;
   private lastStop: "heat" | "cold" | null = null;
   private stopAt = 0;
   private stopProbe = 0;
@@ -93,51 +98,49 @@ export class Observer implements Watcher {
     this.trace = emptyTrace(bins, run.steps * input.dt);
     this.energy = new EnergySums(run);
     this.dt = input.dt;
-    this.product = network.vessels[0]!;
-    this.probe = network.probes[input.controllers[0]!.probe]!;
-    this.air = network.air;
+    this.roomEvery = Math.max(1, Math.round(60 / input.dt));
+    this.nodes = [network.vessels[0]!, network.probes[input.controllers[0]!.probe]!, network.air];
     ({ slope: this.slope, zero: this.zero } = displayScale(run));
     this.binEnd = Array.from({ length: bins }, (_, i) => Math.ceil(((i + 1) * run.steps) / bins));
   }
 
   sample(state: RunState, shown: number, room: number, heating: boolean, cooling: boolean): void {
     const { x, step } = state;
-    const time = step * this.dt;
-    const product = x[this.product]!;
-    const probe = x[this.probe]!;
-    const air = x[this.air]!;
-
-    if (step >= this.binEnd[this.bin]!) this.closeBin();
-    const { lows, highs } = this;
-    if (product < lows[0]!) lows[0] = product;
-    if (product > highs[0]!) highs[0] = product;
-    if (probe < lows[1]!) lows[1] = probe;
-    if (probe > highs[1]!) highs[1] = probe;
-    if (air < lows[2]!) lows[2] = air;
-    if (air > highs[2]!) highs[2] = air;
-    if (shown < lows[3]!) lows[3] = shown;
-    if (shown > highs[3]!) highs[3] = shown;
-    if (room < lows[4]!) lows[4] = room;
-    if (room > highs[4]!) highs[4] = room;
-    this.binSteps++;
-    if (heating) this.binHeat++;
-    if (cooling) this.binCold++;
-
-    this.energy.add(room, heating, cooling);
+    const product = x[this.nodes[0]]!;
+    const probe = x[this.nodes[1]]!;
+    if (step >= this.binEnd[this.bin]!) this.closeBin(step);
 
     const inBand = product >= this.band.low && product <= this.band.high;
     if (inBand && this.phase === this.onTheWay) {
-      this.arrivedAt = time;
+      this.cut();
+      this.arrivedAt = step * this.dt;
+      this.settledFrom = this.arrivedAt + SETTLING;
       this.phase = this.arriving;
-    } else if (this.phase === this.arriving && time >= this.arrivedAt + SETTLING) this.phase = this.settled;
+    } else if (step * this.dt >= this.settledFrom && this.phase === this.arriving) {
+      this.cut();
+      this.phase = this.settled;
+    }
+
+    this.widen(0, product, step);
+    this.widen(1, probe, step);
+    this.widen(2, x[this.nodes[2]]!, step);
+    if (shown !== this.lastShown) {
+      this.widen(3, shown, step);
+      this.lastShown = shown;
+    }
+    // The room moves over hours: once a minute is enough for its line.
+    if (step >= this.roomNext) {
+      this.widen(4, room, step);
+      this.roomNext = step + this.roomEvery;
+    }
+    if (heating) this.binHeat++;
+    if (cooling) this.binCold++;
+    this.energy.add(room, heating, cooling);
+
     const { phase } = this;
     phase.steps++;
     phase.productSum += product;
     if (inBand) phase.inBand++;
-    phase.product.add(product, time);
-    phase.probe.add(probe, time);
-    phase.air.add(air, time);
-    phase.shown.add(shown, time);
     const controller = state.controllers[0]!;
     if (controller.lowAlarm || controller.highAlarm) {
       this.binAlarm++;
@@ -145,13 +148,27 @@ export class Observer implements Watcher {
       if (controller.highAlarm) phase.highAlarm++;
     }
 
-    if (heating !== this.wasHeating || cooling !== this.wasCooling) this.switched(time, probe, heating, cooling);
-    else if (this.lastStop) {
-      if (time - this.stopAt > REVERSAL_WITHIN) this.lastStop = null;
-      else if (time >= this.arrivedAt) {
-        const ran = this.lastStop === "heat" ? probe - this.stopProbe : this.stopProbe - probe;
-        if (ran > this.runOn[this.lastStop]) this.runOn[this.lastStop] = ran;
-      }
+    if (heating !== this.wasHeating || cooling !== this.wasCooling)
+      this.switched(step * this.dt, probe, heating, cooling);
+    else if (this.lastStop !== null) this.followRunOn(step * this.dt, probe);
+  }
+
+  private widen(channel: number, value: number, step: number): void {
+    if (value < this.lows[channel]!) {
+      this.lows[channel] = value;
+      this.lowSteps[channel] = step;
+    }
+    if (value > this.highs[channel]!) {
+      this.highs[channel] = value;
+      this.highSteps[channel] = step;
+    }
+  }
+
+  private followRunOn(time: number, probe: number): void {
+    if (time - this.stopAt > REVERSAL_WITHIN) this.lastStop = null;
+    else if (this.lastStop && time >= this.arrivedAt) {
+      const ran = this.lastStop === "heat" ? probe - this.stopProbe : this.stopProbe - probe;
+      if (ran > this.runOn[this.lastStop]) this.runOn[this.lastStop] = ran;
     }
   }
 
@@ -168,26 +185,41 @@ export class Observer implements Watcher {
     this.stopProbe = probe;
   }
 
-  private closeBin(): void {
-    const { trace, bin, lows, highs, slope, zero } = this;
-    const lines = [trace.low.product, trace.low.probe, trace.low.air, trace.low.reading, trace.low.room];
-    const tops = [trace.high.product, trace.high.probe, trace.high.air, trace.high.reading, trace.high.room];
-    for (let c = 0; c < 5; c++) {
-      const isDisplay = c === 3;
-      lines[c]![bin] = isDisplay ? lows[c]! * slope + zero : lows[c]!;
-      tops[c]![bin] = isDisplay ? highs[c]! * slope + zero : highs[c]!;
-    }
-    trace.heat[bin] = this.binHeat / this.binSteps;
-    trace.cold[bin] = this.binCold / this.binSteps;
-    trace.alarm[bin] = this.binAlarm / this.binSteps;
+  /** Hands the extremes since the last cut to the present bin and the present phase, and begins anew. */
+  private cut(): void {
+    const { trace, bin, lows, highs, phase, dt } = this;
+    const ranges = [phase.product, phase.probe, phase.air, phase.shown];
+    channels.forEach((channel, c) => {
+      const low = lows[c]!;
+      const high = highs[c]!;
+      if (low > high) return; // nothing was seen since the last cut
+      const range = ranges[c];
+      range?.add(low, this.lowSteps[c]! * dt);
+      range?.add(high, this.highSteps[c]! * dt);
+      const [slope, zero] = channel === "reading" ? [this.slope, this.zero] : [1, 0];
+      trace.low[channel][bin] = Math.min(trace.low[channel][bin]!, low * slope + zero);
+      trace.high[channel][bin] = Math.max(trace.high[channel][bin]!, high * slope + zero);
+    });
     lows.fill(Infinity);
     highs.fill(-Infinity);
-    this.binSteps = this.binHeat = this.binCold = this.binAlarm = 0;
+    this.lastShown = NaN;
+    this.roomNext = 0;
+  }
+
+  private closeBin(step: number): void {
+    this.cut();
+    const { trace, bin } = this;
+    const steps = Math.max(1, step - this.binStart);
+    trace.heat[bin] = this.binHeat / steps;
+    trace.cold[bin] = this.binCold / steps;
+    trace.alarm[bin] = this.binAlarm / steps;
+    this.binStart = step;
+    this.binHeat = this.binCold = this.binAlarm = 0;
     this.bin++;
   }
 
   /** Closes the last bin. */
-  finish(): void {
-    if (this.binSteps > 0) this.closeBin();
+  finish(step: number): void {
+    if (step > this.binStart) this.closeBin(step);
   }
 }

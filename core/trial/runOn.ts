@@ -1,11 +1,12 @@
-import { buildNetwork, coldNeeded } from "../chamber";
+import { buildNetwork, coldNeeded, type Network } from "../chamber";
 import { meanRoom } from "../climate";
 import type { Margins } from "../controller";
 import type { Chamber, Stage } from "../model";
 import { placements } from "../probe";
 import { peakOwnHeat } from "../product";
 import { kelvins, type TemperatureDifference } from "../quantity";
-import { discretise, INPUT, stateSpace, type Hold } from "./discretise";
+import { holdsOf, INPUT, type Hold } from "./discretise";
+import { memo } from "./memo";
 
 const DT = 10;
 const LONGEST_RUN = 12 * 3600;
@@ -28,11 +29,17 @@ function step({ n, m, phi, gamma }: Hold, x: Float64Array, u: Float64Array, next
  * of the band to the target, in a room at its mean. The drift that the room alone would cause is taken off, so that
  * what is left is the device's own residual heat or cold. Null for a device that is absent or cannot get there.
  */
-export function measureRunOn(chamber: Chamber, stage: Stage): { heat: number | null; cold: number | null } {
-  const network = buildNetwork(chamber);
-  const off = discretise(stateSpace(network, false), DT);
-  const on = discretise(stateSpace(network, true), DT);
-  const room = meanRoom(chamber.room);
+export const measureRunOn = (chamber: Chamber, stage: Stage): RunOn =>
+  runOnOf({ network: buildNetwork(chamber), room: meanRoom(chamber.room), stage });
+
+/** How far a probe runs on after each device, K. */
+interface RunOn {
+  heat: number | null;
+  cold: number | null;
+}
+
+const runOnOf = memo(({ network, room, stage }: { network: Network; room: number; stage: Stage }): RunOn => {
+  const [off, on] = holdsOf({ network, dt: DT });
   const probe = network.probes[0]!;
   const n = network.nodes.length;
   const next = new Float64Array(n);
@@ -68,7 +75,7 @@ export function measureRunOn(chamber: Chamber, stage: Stage): { heat: number | n
     heat: network.heaterPower > 0 ? measure("heat") : null,
     cold: network.coolerPower > 0 ? measure("cold") : null,
   };
-}
+});
 
 /**
  * Least differentials by the rule of chasing: heating differential ≥ undershoot after the compressor + 0.2 K, cooling

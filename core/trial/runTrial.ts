@@ -34,13 +34,13 @@ export function runTrial(input: TrialInput, bins = DEFAULT_BINS): Trial {
     checkpoints.push(copyState(run.state));
     advance(run, Math.min(run.steps, run.state.step + stretch), seen);
   }
-  seen.finish();
+  seen.finish(run.state.step);
   const metrics = metricsOf(run, seen);
   return {
     days: input.days,
     startHour: input.startHour,
     trace: seen.trace,
-    inset: insetAround(input, checkpoints, worstMoment(metrics, band)),
+    inset: insetAround(run, checkpoints, worstMoment(metrics, band)),
     metrics,
     heat: seen.heat.times,
     cold: seen.cold.times,

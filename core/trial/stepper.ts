@@ -1,9 +1,12 @@
 import { buildNetwork, type Network } from "../chamber";
 import { roomTemperature } from "../climate";
-import { countsOf, powerUp, stepTwoOutlet, type Counts, type TwoOutletState } from "../controller";
+import { copyTwoOutlet, countsOf, powerUp, stepTwoOutlet, type Counts, type TwoOutletState } from "../controller";
 import { fermentationHeat, startFerment, stepFerment, type FermentState } from "../product";
-import { discretise, INPUT, stateSpace, type Hold } from "./discretise";
+import { holdsOf, INPUT, type Hold } from "./discretise";
+import type { Room } from "../model";
 import type { TrialInput } from "./input";
+import { padded, paddedVector, takeStep } from "./kernel";
+import { memo } from "./memo";
 
 /** The product's heat is held for a minute at a time; it moves over hours. */
 const PRODUCT_STEP = 60;
@@ -11,7 +14,7 @@ const PRODUCT_STEP = 60;
 /** Everything that changes in the course of a trial; plain data, so that a trial can go on from any saved moment. */
 export interface RunState {
   step: number;
-  /** Node temperatures, °C. */
+  /** Node temperatures, °C, padded with zeros (kernel.ts). */
   x: Float64Array;
   controllers: TwoOutletState[];
   ferments: FermentState[];
@@ -39,26 +42,29 @@ export interface Watcher {
 }
 
 /** A room repeats itself daily, and a cosine a step would not be free. */
-function roomByStep({ chamber, dt, startHour }: TrialInput, steps: number): Float64Array {
-  const perDay = Math.round(86_400 / dt);
-  const length = Math.abs(perDay * dt - 86_400) < 1e-9 ? perDay : steps;
-  return Float64Array.from({ length }, (_, i) => roomTemperature(chamber.room, (i + 0.5) * dt, startHour));
-}
+const roomByStep = memo(
+  ({ room, dt, startHour, steps }: Pick<TrialInput, "dt" | "startHour"> & { room: Room; steps: number }) => {
+    const perDay = Math.round(86_400 / dt);
+    const length = Math.abs(perDay * dt - 86_400) < 1e-9 ? perDay : steps;
+    return Float64Array.from({ length }, (_, i) => roomTemperature(room, (i + 0.5) * dt, startHour));
+  },
+  2,
+);
 
 /** Sets up a trial: cabinet, lining and devices at the room's temperature, each vessel at its own. */
 export function startRun(input: TrialInput): Run {
   const network = buildNetwork(input.chamber);
   const room = roomTemperature(input.chamber.room, 0, input.startHour);
-  const x = new Float64Array(network.nodes.length).fill(room);
+  const n = network.nodes.length;
+  const x = paddedVector(n).fill(room, 0, n);
   network.vessels.forEach((node, v) => (x[node] = input.chamber.vessels[v]!.startTemperature));
-  const hold = (compressor: boolean) => discretise(stateSpace(network, compressor), input.dt);
   const steps = Math.round((input.days * 86_400) / input.dt);
   return {
     input,
     network,
-    holds: [hold(false), hold(true)],
+    holds: holdsOf({ network, dt: input.dt }),
     steps,
-    rooms: roomByStep(input, steps),
+    rooms: roomByStep({ room: input.chamber.room, dt: input.dt, startHour: input.startHour, steps }),
     totalHeat: input.chamber.vessels.map((v) => fermentationHeat(v.product, v.volume)),
     state: {
       step: 0,
@@ -74,8 +80,8 @@ export function startRun(input: TrialInput): Run {
 export const copyState = (state: RunState): RunState => ({
   step: state.step,
   x: state.x.slice(),
-  controllers: state.controllers.map((c) => ({ ...c })),
-  ferments: state.ferments.map((f) => ({ ...f })),
+  controllers: state.controllers.map(copyTwoOutlet),
+  ferments: state.ferments.map((f) => ({ lag: f.lag, done: f.done })),
   heat: state.heat.slice(),
 });
 
@@ -129,14 +135,15 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const { unit } = chamber;
   const n = network.nodes.length;
   const { x } = state;
-  const next = new Float64Array(n);
+  const next = paddedVector(n);
   const fixed = new Float64Array(n);
-  const phis = [holds[0].phi, holds[1].phi] as const;
+  const phis = [padded(holds[0].phi, n), padded(holds[1].phi, n)] as const;
   const roomGains = [columnOf(holds[0], INPUT.room), columnOf(holds[1], INPUT.room)] as const;
   const productEvery = Math.max(1, Math.round(PRODUCT_STEP / dt));
   const perStep = unit.scale === "C" ? 1 / unit.resolution : 1.8 / unit.resolution;
   const changes = changeSteps(run);
   const stepUnit = stepTwoOutlet;
+  const take = takeStep;
 
   const controller = state.controllers[0]!;
   const probe = input.controllers[0]!.probe;
@@ -182,12 +189,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
     }
     const phi = phis[mode];
     const gain = roomGains[mode];
-    for (let i = 0, at = 0; i < n; i++) {
-      let sum = fixed[i]! + gain[i]! * room;
-      for (let j = 0; j < n; j++, at++) sum += phi[at]! * x[j]!;
-      next[i] = sum;
-    }
-    for (let i = 0; i < n; i++) x[i] = next[i]!;
+    take(phi, x, next, fixed, gain, room);
   }
   state.step = untilStep;
 }

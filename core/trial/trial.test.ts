@@ -16,7 +16,7 @@ describe("against the general solver odex, same switching", () => {
   const compare = (edits: Edit[], dt: number) => {
     const input = plainTrial(chamberWith(...edits), settingsOf(20, 0.5, 0.5), 2, dt);
     const run = startRun(input);
-    const recorded = recorder();
+    const recorded = recorder(run.network.nodes.length);
     advance(run, run.steps, recorded);
     expect(recorded.heating).toContain(true);
     return { recorded, worst: largestDifference(run.network, input, recorded) };
@@ -83,7 +83,7 @@ describe("determinism", () => {
     const [a, b] = [runTrial(input), runTrial(input)];
     expect(a).toEqual(b);
     const run = startRun(input);
-    const recorded = recorder();
+    const recorded = recorder(run.network.nodes.length);
     advance(run, run.steps, recorded);
     const { inset } = a;
     expect(inset.time.length).toBeGreaterThan(300);

@@ -1,2 +1,3 @@
 export * from "./Caution";
 export * from "./Glazes";
+export * from "./keys";

@@ -78,6 +78,7 @@ export function NumberField({ label, kind, value, onCommit, hint, onReset, defau
           <input
             id={id}
             className="min-w-0 grow bg-transparent px-2 text-right text-lg font-semibold outline-offset-[-3px]"
+            data-rest={draft === null}
             inputMode="decimal"
             autoComplete="off"
             value={draft ?? kind.print(value)}
@@ -87,11 +88,16 @@ export function NumberField({ label, kind, value, onCommit, hint, onReset, defau
             onChange={(e) => setDraft(e.target.value)}
             onBlur={commitText}
             onKeyDown={(e) => {
-              if (e.key === "Enter") commitText();
-              else if (e.key === "ArrowUp" || e.key === "ArrowDown") {
+              if (e.key === "Enter") {
+                // Within a form, Enter takes the number over; it does not send the form half filled.
+                e.preventDefault();
+                commitText();
+              } else if (e.key === "ArrowUp" || e.key === "ArrowDown") {
                 e.preventDefault();
                 step((e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? 10 : 1));
-              } else if (e.key === "Escape" && draft !== null) {
+              } else if (e.key === "Escape") {
+                // First back to what is stored, then out of the field, where single keys work again.
+                if (draft === null) e.currentTarget.blur();
                 setDraft(null);
                 setProblem(null);
               }

@@ -41,7 +41,7 @@ export function FlatRuler({ data }: { data: RulerData }) {
     <div ref={ref} role="group" aria-label="Band ruler: every temperature of this chamber on one scale">
       <div
         ref={box}
-        className="relative h-12 touch-pan-y select-none"
+        className="relative h-[54px] touch-pan-y select-none"
         onPointerDown={(event) => {
           const mark = nearest(event);
           setHeld(lens);

@@ -15,13 +15,14 @@ export function useMarkMoves(data: RulerData, valueAt: (event: PointerEvent) => 
   const [selected, setSelected] = useState<string | null>(null);
   const [dragging, setDragging] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const grab = useRef<{ id: string; offset: number; moved: boolean } | null>(null);
+  const grab = useRef<{ id: string; offset: number; moved: boolean; gesture: string } | null>(null);
+  const drags = useRef(0);
 
-  const move = (mark: RulerMark, value: number) => {
+  const move = (mark: RulerMark, value: number, gesture: string) => {
     if (!mark.onMove) return;
     const next = snap(value, data.step, data.scale);
     if (Math.abs(next - mark.value) < data.step / 4) return;
-    setProblem(mark.onMove(next, `ruler:${mark.id}`));
+    setProblem(mark.onMove(next, `${gesture}:${mark.id}`));
   };
   const select = (id: string | null) => {
     setSelected(id);
@@ -33,7 +34,7 @@ export function useMarkMoves(data: RulerData, valueAt: (event: PointerEvent) => 
     select,
     dragging,
     problem,
-    nudge: (mark: RulerMark, steps: number) => move(mark, mark.value + steps * data.step),
+    nudge: (mark: RulerMark, steps: number) => move(mark, mark.value + steps * data.step, "step"),
     onKeyDown: (mark: RulerMark) => (event: KeyboardEvent) => {
       const by: Record<string, number> = {
         ArrowUp: 1,
@@ -48,7 +49,7 @@ export function useMarkMoves(data: RulerData, valueAt: (event: PointerEvent) => 
       if (steps === undefined || !mark.onMove) return;
       event.preventDefault();
       setSelected(mark.id);
-      move(mark, mark.value + steps * data.step);
+      move(mark, mark.value + steps * data.step, "step");
     },
     handlers: (mark: RulerMark) => ({
       onPointerDown: (event: PointerEvent) => {
@@ -56,7 +57,13 @@ export function useMarkMoves(data: RulerData, valueAt: (event: PointerEvent) => 
         select(mark.id);
         if (!mark.onMove) return;
         event.currentTarget.setPointerCapture(event.pointerId);
-        grab.current = { id: mark.id, offset: mark.value - valueAt(event), moved: false };
+        drags.current++;
+        grab.current = {
+          id: mark.id,
+          offset: mark.value - valueAt(event),
+          moved: false,
+          gesture: `drag:${drags.current}`,
+        };
       },
       onPointerMove: (event: PointerEvent) => {
         if (grab.current?.id !== mark.id) return;
@@ -64,7 +71,7 @@ export function useMarkMoves(data: RulerData, valueAt: (event: PointerEvent) => 
           grab.current.moved = true;
           setDragging(true);
         }
-        move(mark, valueAt(event) + grab.current.offset);
+        move(mark, valueAt(event) + grab.current.offset, grab.current.gesture);
       },
       onPointerUp: () => {
         grab.current = null;

@@ -1,11 +1,12 @@
 "use client";
 
 import { memo, useMemo } from "react";
-import { Line, LineChart, ReferenceArea, XAxis, YAxis } from "recharts";
+import { ComposedChart, ReferenceArea, XAxis, YAxis } from "recharts";
 import { celsius, inScale, printMoment, type Scale } from "@/core/quantity";
 import type { Trial } from "@/core/trial";
 import { EndLabels } from "./EndLabels";
-import { axisOf, axisTicks, insetRows } from "./rows";
+import { InsetLines } from "./InsetLines";
+import { axisOf, axisTicks, degrees } from "./axis";
 
 const LEFT = 34;
 const RIGHT = 54;
@@ -24,24 +25,22 @@ interface Props {
 /** Three hours at the worst moment, at full detail: what seven days in a few hundred pixels would hide. */
 export const InsetChart = memo(function InsetChart({ trial, band, scale, width, height }: Props) {
   const { inset } = trial;
-  const rows = useMemo(() => insetRows(inset, scale), [inset, scale]);
   const show = (t: number) => inScale(celsius(t), scale);
-  const domain = useMemo(() => axisOf(rows.flatMap((r) => [r.product, r.probe, r.air])), [rows]);
+  const domain = useMemo(() => axisOf([...inset.product, ...inset.probe, ...inset.air], scale), [inset, scale]);
   const chartHeight = Math.max(50, height - LANES);
   const plotHeight = chartHeight - TOP - AXIS;
   const plot = width - LEFT - RIGHT;
-  const last = rows.at(-1);
-  if (!last) return null;
-  const y = (v: number) => TOP + (1 - (v - domain[0]) / (domain[1] - domain[0])) * plotHeight;
+  const end = (line: Float32Array) =>
+    TOP + (1 - (show(line.at(-1) ?? 0) - domain[0]) / (domain[1] - domain[0])) * plotHeight;
   const from = inset.from / 3600;
   const to = inset.to / 3600;
   const ticks = [from, (from + to) / 2, to].map((h) => Math.round(h * 2) / 2);
   return (
     <div className="relative" style={{ width, height: chartHeight + LANES }}>
-      <LineChart
+      <ComposedChart
         width={width}
         height={chartHeight}
-        data={rows}
+        data={[{ hour: from }, { hour: to }]}
         margin={{ top: TOP, right: RIGHT, bottom: 0, left: 0 }}
         accessibilityLayer={false}
       >
@@ -49,6 +48,7 @@ export const InsetChart = memo(function InsetChart({ trial, band, scale, width, 
           dataKey="hour"
           type="number"
           domain={[from, to]}
+          allowDataOverflow
           ticks={ticks}
           tickFormatter={(h: number) => printMoment(h * 3600, trial.startHour).split(", ")[1] ?? ""}
           height={AXIS}
@@ -62,7 +62,7 @@ export const InsetChart = memo(function InsetChart({ trial, band, scale, width, 
           width={LEFT}
           allowDataOverflow
           tick={{ fill: "currentColor", fontSize: 11 }}
-          tickFormatter={(t: number) => `${t}°`}
+          tickFormatter={degrees}
           stroke="currentColor"
           interval={0}
         />
@@ -74,32 +74,16 @@ export const InsetChart = memo(function InsetChart({ trial, band, scale, width, 
           stroke="none"
           ifOverflow="hidden"
         />
-        <Line
-          dataKey="air"
-          stroke="currentColor"
-          strokeOpacity={0.6}
-          strokeWidth={1}
-          dot={false}
-          isAnimationActive={false}
-        />
-        <Line
-          dataKey="probe"
-          stroke="currentColor"
-          strokeWidth={1.3}
-          strokeDasharray="5 3"
-          dot={false}
-          isAnimationActive={false}
-        />
-        <Line dataKey="product" stroke="var(--honey)" strokeWidth={2.2} dot={false} isAnimationActive={false} />
-      </LineChart>
+        <InsetLines inset={inset} scale={scale} domain={domain} />
+      </ComposedChart>
       <EndLabels
         left={width - RIGHT + 4}
         from={0}
         to={chartHeight - 8}
         labels={[
-          { text: "air", at: y(last.air), color: "currentColor" },
-          { text: "probe", at: y(last.probe), color: "currentColor" },
-          { text: "product", at: y(last.product), color: "var(--honey)" },
+          { text: "air", at: end(inset.air), color: "currentColor" },
+          { text: "probe", at: end(inset.probe), color: "currentColor" },
+          { text: "product", at: end(inset.product), color: "var(--honey)" },
         ]}
       />
       <svg width={width} height={LANES} className="block" aria-hidden>

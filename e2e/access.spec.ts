@@ -1,0 +1,74 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, openDemo, test, trialDone } from "./fixtures";
+
+const screens: [name: string, path: string][] = [
+  ["shelf", "/"],
+  ["new chamber", "/new"],
+  ["preferences", "/preferences"],
+  ["card", "/card?c=demo-larder-cabinet"],
+  ...["job", "box", "heat", "probe", "settings"].map((s): [string, string] => [
+    s,
+    `/bench?c=demo-larder-cabinet&at=${s}`,
+  ]),
+];
+
+for (const colorScheme of ["light", "dark"] as const) {
+  test.describe(colorScheme, () => {
+    test.use({ colorScheme });
+    for (const [name, path] of screens)
+      test(`no accessibility violation: ${name}`, async ({ page }) => {
+        await openDemo(page);
+        await page.goto(path);
+        if (path.startsWith("/bench")) await trialDone(page);
+        else await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+        await page.waitForLoadState("networkidle");
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`)).toEqual([]);
+      });
+  });
+}
+
+test("no accessibility violation: the full trial, the shortcuts, the empty shelf", async ({ page }) => {
+  await page.goto("/");
+  await expect(page.getByRole("heading", { name: "The shelf is empty" })).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await openDemo(page);
+  await page.keyboard.press("t");
+  await expect(page.getByRole("dialog", { name: "Trial" })).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await page.keyboard.press("t");
+  await page.keyboard.press("?");
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+});
+
+test.describe("on a phone", () => {
+  test.use({ viewport: { width: 360, height: 780 }, hasTouch: true });
+  for (const [name, path] of screens.filter(([n]) => n !== "card"))
+    test(`nothing is cut at 360 px: ${name}`, async ({ page }) => {
+      await openDemo(page);
+      await page.goto(path);
+      if (path.startsWith("/bench")) await trialDone(page);
+      else await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+      const wide = await page.evaluate(() =>
+        [...document.querySelectorAll("body *")]
+          .filter((e) => !e.closest("svg, dialog, .sr-only, [aria-hidden=true]"))
+          .filter((e) => e.getBoundingClientRect().right > window.innerWidth + 1)
+          .map((e) => `${e.tagName} ${e.className}`),
+      );
+      expect(wide).toEqual([]);
+    });
+
+  test("the stations, the ruler and the trial work by touch", async ({ page }) => {
+    await openDemo(page, "job");
+    await page.getByRole("button", { name: "Next station" }).tap();
+    await expect(page.getByText("2 of 8 · Box")).toBeVisible();
+    await page.getByRole("button", { name: "Setpoint: warmer" }).tap();
+    await expect(page.getByRole("slider", { name: "Setpoint" })).toContainText("23.9");
+    await page.getByRole("button", { name: "Next warmer mark" }).tap();
+    await expect(page.getByRole("slider", { name: "Cold comes on" })).toBeVisible();
+    await page.getByRole("button", { name: "Trial on the whole screen" }).tap();
+    await expect(page.getByRole("dialog", { name: "Trial" })).toBeVisible();
+    await page.goBack();
+    await expect(page.getByText("1 of 8 · Job")).toBeVisible();
+  });
+});

@@ -1,0 +1,103 @@
+// Benchmark: prints figures, judges nothing. Needs a build (`npm run build`), made here when it is missing.
+import { chromium as browserType } from "@playwright/test";
+import { existsSync } from "node:fs";
+import { join } from "node:path";
+import { gzipSync } from "node:zlib";
+import { chromium } from "./chromium.mjs";
+import { install, node, root, serve } from "./run.mjs";
+
+install();
+const executablePath = chromium();
+if (!executablePath) process.exit(1);
+if (!existsSync(join(root, ".next/BUILD_ID")) && !node(["scripts/build.mjs"])) process.exit(1);
+
+const port = Number(process.env.PORT ?? 4320);
+const server = await serve(port, true);
+const quantile = (values, q) =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))];
+const ms = (value) => `${value.toFixed(0)} ms`;
+
+try {
+  const browser = await browserType.launch({
+    executablePath,
+    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: "en-GB" });
+  await page.goto(`http://127.0.0.1:${port}/demo`);
+  await page.getByRole("heading", { name: "Larder cabinet, rye saison" }).waitFor();
+
+  const scripts = new Map();
+  page.on("response", async (response) => {
+    if (response.request().resourceType() === "script" || response.url().endsWith(".js"))
+      scripts.set(
+        response.url(),
+        (await response.body().catch(() => Buffer.alloc(0))).length && gzipSync(await response.body()).length,
+      );
+  });
+  await page.goto(`http://127.0.0.1:${port}/bench?c=demo-larder-cabinet&at=settings`);
+  const panel = page.locator("section[aria-label=Trial]");
+  const settled = async () => {
+    await page.waitForFunction(() => {
+      const section = document.querySelector("section[aria-label=Trial]");
+      return section?.dataset.trial !== "none" && section?.dataset.busy === "false";
+    });
+    await page.waitForTimeout(150);
+  };
+  await settled();
+  await page.waitForLoadState("networkidle");
+  const sum = (wanted) =>
+    [...scripts].filter(([url]) => wanted(url)).reduce((total, [, size]) => total + size, 0) / 1000;
+  const first = await fetch(`http://127.0.0.1:${port}/bench`).then((r) => r.text());
+  const isFirst = (url) => first.includes(new URL(url).pathname);
+  console.log(
+    `JavaScript of the bench: first load ${sum(isFirst).toFixed(0)} kB compressed, charts and worker after it ${sum((u) => !isFirst(u)).toFixed(0)} kB`,
+  );
+
+  /** From a key on the setpoint's handle to the frame after the new trace, n times. */
+  const moves = (n) =>
+    page.evaluate(async (times) => {
+      const section = document.querySelector("section[aria-label=Trial]");
+      const handle = document.querySelector("[data-mark=setpoint]");
+      const spans = [];
+      for (let i = 0; i < times; i++) {
+        const start = performance.now();
+        const drawn = new Promise((resolve) => {
+          const watch = new MutationObserver(() => {
+            watch.disconnect();
+            requestAnimationFrame(() => {
+              const channel = new MessageChannel();
+              channel.port1.onmessage = () => resolve(performance.now());
+              channel.port2.postMessage(null);
+            });
+          });
+          watch.observe(section, { attributeFilter: ["data-trial"] });
+        });
+        handle.dispatchEvent(
+          new KeyboardEvent("keydown", { key: i % 2 ? "ArrowDown" : "ArrowUp", bubbles: true, cancelable: true }),
+        );
+        spans.push((await drawn) - start);
+        await new Promise((resolve) => setTimeout(resolve, 300));
+      }
+      return spans;
+    }, n);
+  await moves(5);
+  const spans = await moves(40);
+  console.log(
+    `Handle to new trace, 7 days: median ${ms(quantile(spans, 0.5))}, 95th percentile ${ms(quantile(spans, 0.95))} (40 moves)`,
+  );
+
+  await page.getByLabel("Length of the trial").selectOption("30 days");
+  await settled();
+  const took = [];
+  for (let i = 0; i < 12; i++) {
+    await moves(1);
+    took.push(Number(await panel.getAttribute("data-took")));
+  }
+  console.log(
+    `30-day trial at 5 s steps in the worker, plan and verdicts included: median ${ms(quantile(took, 0.5))}, fastest ${ms(Math.min(...took))}`,
+  );
+  await browser.close();
+} finally {
+  server.kill();
+}
+node(["scripts/ts.mjs", "scripts/bench-odex.ts"]);
