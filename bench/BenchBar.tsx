@@ -28,7 +28,7 @@ export function BenchBar({ station, onStation }: Props) {
       <Link href="/" className="key border-transparent px-0" aria-label="Back to the Shelf">
         <ArrowLeft size={20} aria-hidden />
       </Link>
-      <div className="hidden w-46 min-w-0 shrink lg:block">
+      <div className="hidden w-64 min-w-0 shrink lg:block">
         <ChamberName record={record} />
         <p className="quiet -mt-0.5 text-xs" role="status">
           {save === "saved"

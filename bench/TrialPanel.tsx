@@ -40,7 +40,7 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: Props)
       tabIndex={-1}
       aria-label="Trial"
       role={size === "full" ? "dialog" : undefined}
-      className={`bg-base-100 border-base-content grid grid-rows-[auto_1fr] border-t-2 outline-none ${height} ${size === "full" ? "overflow-y-auto" : "overflow-hidden"}`}
+      className={`bg-base-100 border-base-content grid grid-cols-1 grid-rows-[auto_1fr] border-t-2 outline-none ${height} ${size === "full" ? "overflow-y-auto" : "overflow-hidden"}`}
       data-trial={live.answer ? live.count : "none"}
       data-took={live.answer?.took}
       data-busy={live.busy}

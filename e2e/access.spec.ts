@@ -43,12 +43,19 @@ test("no accessibility violation: the full trial, the shortcuts, the empty shelf
 
 test.describe("on a phone", () => {
   test.use({ viewport: { width: 360, height: 780 }, hasTouch: true });
-  for (const [name, path] of screens.filter(([n]) => n !== "card"))
+  for (const [name, path] of [
+    ...screens.filter(([n]) => n !== "card"),
+    ["full trial", "/bench?c=demo-larder-cabinet&at=job"],
+  ] as const)
     test(`nothing is cut at 360 px: ${name}`, async ({ page }) => {
       await openDemo(page);
       await page.goto(path);
       if (path.startsWith("/bench")) await trialDone(page);
       else await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+      if (name === "full trial") {
+        await page.getByRole("button", { name: "Trial on the whole screen" }).tap();
+        await expect(page.getByRole("button", { name: "Try it" }).first()).toBeVisible();
+      }
       const wide = await page.evaluate(() =>
         [...document.querySelectorAll("body *")]
           .filter((e) => !e.closest("svg, dialog, .sr-only, [aria-hidden=true]"))

@@ -24,8 +24,6 @@ export const test = base.extend<{ watched: null }>({
 
 export { expect };
 
-export const trial = (page: Page) => page.getByRole("region", { name: "Trial" });
-
 /** Waits until the trial on show answers the latest edit. */
 export async function trialDone(page: Page): Promise<void> {
   const panel = page.locator("section[aria-label='Trial']");

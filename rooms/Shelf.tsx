@@ -48,11 +48,11 @@ export function Shelf() {
         {chambers.length > 0 && (
           <ul className="mt-4 flex flex-wrap items-stretch gap-y-10" aria-label="Chambers">
             {chambers.map((record) => (
-              <li key={record.id} className="grid w-full grid-rows-[1fr_auto] sm:w-84">
+              <li key={record.id} className="grid w-full grid-rows-[auto_1fr] sm:w-84">
                 <Chamber zone={zone} record={record} answer={answers[record.id]} preferences={preferences} />
               </li>
             ))}
-            <li className="grid min-w-64 grow grid-rows-[1fr_auto]">
+            <li className="grid min-w-64 grow grid-rows-[auto_1fr]">
               <Link
                 href="/new"
                 className="border-base-content group flex items-end border-b-[3px] pl-8"

@@ -27,7 +27,7 @@ const exact = time(() => {
   advance(again, again.steps, silent);
 }, 15);
 // The exact hold is within 1e-5 K of the truth here (see the tests); the solver is asked for the same.
-const tolerance = 1e-6;
+const tolerance = 1e-8;
 let difference = 0;
 const general = time(() => {
   difference = largestDifference(run.network, input, recorded, tolerance, false);
