@@ -1,8 +1,9 @@
 "use client";
 
-import { ArrowLeft, ChevronLeft, ChevronRight, Printer, Redo2, Undo2 } from "lucide-react";
+import { ArrowLeft, ChevronLeft, ChevronRight, Keyboard, Printer, Redo2, Undo2 } from "lucide-react";
 import Link from "next/link";
 import { stations, type Station } from "@/core/model";
+import { showShortcuts } from "@/parts/common";
 import { redo, setPreferences, undo, useWorkshop } from "@/workshop";
 import { ChamberName } from "./ChamberName";
 import { useBench } from "./context";
@@ -88,6 +89,15 @@ export function BenchBar({ station, onStation }: Props) {
       </nav>
       <button
         type="button"
+        className="key border-transparent px-0 max-md:hidden"
+        onClick={() => showShortcuts(true)}
+        aria-label="List of shortcuts"
+        title="List of shortcuts (?)"
+      >
+        <Keyboard size={20} aria-hidden />
+      </button>
+      <button
+        type="button"
         className="key border-transparent px-0"
         disabled={!past}
         onClick={() => undo()}
@@ -98,7 +108,7 @@ export function BenchBar({ station, onStation }: Props) {
       </button>
       <button
         type="button"
-        className="key border-transparent px-0 max-md:hidden"
+        className={`key border-transparent px-0 ${future ? "" : "max-md:hidden"}`}
         disabled={!future}
         onClick={() => redo()}
         aria-label={future ? `Redo: ${future}` : "Nothing to redo"}

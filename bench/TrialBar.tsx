@@ -34,11 +34,13 @@ export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
           onClick={() => onSize(folded && !narrow ? "open" : full ? "open" : "full")}
         >
           <span className="font-title shrink-0 text-lg font-semibold">Trial</span>
-          <span className="min-w-0 truncate">
+          <span className={`min-w-0 ${narrow && full ? "text-sm leading-tight" : "truncate"}`}>
             {folded && worst ? (
               <VerdictTitle verdict={worst} />
             ) : (
-              <span className="quiet">{trial ? summary(trial) : "running …"}</span>
+              <span className="quiet">
+                {trial ? (narrow ? arrivalOf(trial) : `${arrivalOf(trial)}, ${starts(trial)}`) : "running …"}
+              </span>
             )}
           </span>
         </button>
@@ -102,15 +104,10 @@ function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
   );
 }
 
-function summary(trial: Trial): string {
+function arrivalOf(trial: Trial): string {
   const { timeToBand } = trial.metrics;
-  const arrival =
-    timeToBand === null
-      ? "never in its band"
-      : timeToBand === 0
-        ? "in its band from the start"
-        : `in its band after ${printDuration(timeToBand)}`;
-  return `${arrival}, ${starts(trial)}`;
+  if (timeToBand === null) return "never in its band";
+  return timeToBand === 0 ? "in its band from the start" : `in its band after ${printDuration(timeToBand)}`;
 }
 
 function starts({ metrics, days }: Trial): string {

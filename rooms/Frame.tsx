@@ -3,7 +3,7 @@
 import { useEffect, useState, type ReactNode } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import * as z from "zod";
-import { Glazes, singleKey } from "@/parts/common";
+import { Glazes, showShortcuts, singleKey, useShortcutList } from "@/parts/common";
 import { openWorkshop, redo, undo, useWorkshop } from "@/workshop";
 import { Notices } from "./Notices";
 import { Shortcuts } from "./Shortcuts";
@@ -19,7 +19,7 @@ const hasOwnUndo = ({ target }: KeyboardEvent): boolean =>
 export function Frame({ children }: { children: ReactNode }) {
   const status = useWorkshop((s) => s.status);
   const { theme, singleKeys } = useWorkshop((s) => s.preferences);
-  const [listed, setListed] = useState(false);
+  const listed = useShortcutList((s) => s.open);
   const [said, setSaid] = useState("");
 
   useEffect(() => void openWorkshop(), []);
@@ -32,7 +32,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const everywhere = { preventDefault: true, enableOnFormTags: true, ignoreEventWhen: hasOwnUndo };
   useHotkeys("mod+z", () => setSaid(undo() ? "Undone" : "Nothing to undo"), everywhere);
   useHotkeys("mod+shift+z, mod+y", () => setSaid(redo() ? "Done again" : "Nothing to redo"), everywhere);
-  useHotkeys("?", () => setListed(true), { ...singleKey, enabled: singleKeys, useKey: true });
+  useHotkeys("?", () => showShortcuts(true), { ...singleKey, enabled: singleKeys, useKey: true });
 
   return (
     <>
@@ -49,7 +49,7 @@ export function Frame({ children }: { children: ReactNode }) {
       ) : (
         children
       )}
-      {listed && <Shortcuts onClose={() => setListed(false)} />}
+      {listed && <Shortcuts onClose={() => showShortcuts(false)} />}
       <p className="sr-only" aria-live="polite">
         {said}
       </p>

@@ -2,6 +2,7 @@
 
 import type { PreferencesRecord } from "@/core/model";
 import { demoIsThere, removeDemo, bringDemoBack } from "@/demo";
+import { showShortcuts } from "@/parts/common";
 import { Choice, type Option } from "@/parts/fields";
 import { setPreferences, useWorkshop } from "@/workshop";
 import { AsideList } from "./AsideList";
@@ -61,6 +62,9 @@ export function Preferences() {
             value={preferences.singleKeys ? "on" : "off"}
             onChoose={(value) => setPreferences({ singleKeys: value === "on" })}
           />
+          <button type="button" className="key justify-self-start" onClick={() => showShortcuts(true)}>
+            List of shortcuts
+          </button>
         </section>
         <BackupDesk />
         <AsideList />

@@ -1,3 +1,4 @@
 export * from "./Caution";
 export * from "./Glazes";
 export * from "./keys";
+export * from "./shortcutList";

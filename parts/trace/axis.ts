@@ -19,7 +19,7 @@ export function axisOf(values: Iterable<number>, scale: Scale): Pair {
 export function axisTicks([low, high]: Pair, count: number): number[] {
   const step = [1, 2, 5, 10, 20, 50].find((s) => (high - low) / s <= count) ?? 100;
   const ticks: number[] = [];
-  for (let t = Math.ceil(low / step) * step; t <= high; t += step) ticks.push(t);
+  for (let t = Math.ceil(low / step) * step; t <= high; t += step) ticks.push(t + 0);
   return ticks;
 }
 

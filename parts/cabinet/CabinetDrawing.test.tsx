@@ -1,0 +1,67 @@
+import "@testing-library/jest-dom";
+import { render, screen } from "@testing-library/react";
+import { describe as describeChamber, newChamber, tryEdits } from "@/core/chamber";
+import { probePlaces, type Edit } from "@/core/model";
+import { CabinetDrawing } from ".";
+
+const METRE = 200;
+
+function chamberWith(...edits: Edit[]) {
+  const tried = tryEdits(newChamber("x", "x", "2026-01-01T00:00:00.000Z"), edits);
+  if (!tried.ok) throw new Error(tried.problem);
+  return describeChamber(tried.value);
+}
+const draw = (...edits: Edit[]) => {
+  const { container } = render(<CabinetDrawing chamber={chamberWith(...edits)} metre={METRE} system="metric" />);
+  return container;
+};
+const size = (element: Element | null | undefined) => [
+  Number(element?.getAttribute("width")),
+  Number(element?.getAttribute("height")),
+];
+
+describe("the cabinet drawing", () => {
+  it("is to scale: the outer box has the cabinet's own proportions", () => {
+    const container = draw(
+      { section: "cabinet", field: "height", value: 1.5 },
+      { section: "cabinet", field: "width", value: 0.5 },
+    );
+    const [width, height] = size(container.querySelector("rect"));
+    expect(width).toBeCloseTo(0.5 * METRE, 6);
+    expect(Math.abs(height! - 1.5 * METRE)).toBeLessThan(4);
+  });
+
+  it("thicker walls leave less inside", () => {
+    const inner = (insulation: number) =>
+      size(draw({ section: "cabinet", field: "insulation", value: insulation }).querySelectorAll("rect")[1])[0]!;
+    expect(inner(0.04) - inner(0.08)).toBeCloseTo(0.08 * METRE, 6);
+  });
+
+  it("shows heater and cold plate only where they are", () => {
+    const both = draw().innerHTML;
+    expect(both).toContain("hatch-heat");
+    expect(both).toContain("dots-cold");
+    const none = draw(
+      { section: "heater", field: "power", value: 0 },
+      { section: "cooler", field: "power", value: 0 },
+    ).innerHTML;
+    expect(none).not.toContain("hatch-heat");
+    expect(none).not.toContain("dots-cold");
+  });
+
+  it.each(probePlaces)("puts a probe %s inside of the cabinet", (place) => {
+    const container = draw({ section: "probe", field: "place", value: place });
+    const probe = container.querySelector("circle:last-of-type")!;
+    const half = (0.6 * METRE) / 2;
+    expect(Math.abs(Number(probe.getAttribute("cx")))).toBeLessThan(half);
+    expect(Number(probe.getAttribute("cy"))).toBeLessThan(0);
+    expect(Number(probe.getAttribute("cy"))).toBeGreaterThan(-1.5 * METRE);
+  });
+
+  it("says in words what it shows", () => {
+    draw();
+    expect(screen.getByRole("img").getAttribute("aria-label")!.replaceAll("\u00a0", " ")).toBe(
+      "Upright cabinet 170 cm tall and 60 cm wide, with 23 L of ale in it",
+    );
+  });
+});

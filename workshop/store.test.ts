@@ -1,0 +1,170 @@
+import { celsius } from "@/core/quantity";
+import { bringDemoBack, demoIsThere, removeDemo, seedDemoOnce } from "@/demo";
+import {
+  addChamber,
+  bringIn,
+  chamberById,
+  editChamber,
+  openWorkshop,
+  redo,
+  removeRecords,
+  renameChamber,
+  setPreferences,
+  settle,
+  settleConflict,
+  undo,
+  useWorkshop,
+} from "./store";
+import type * as testing from "./testing";
+
+// The browser's database is not to be had here; the browser tests use the real one.
+jest.mock("./storage", () => jest.requireActual<typeof testing>("./testing").memoryStorage());
+const storage = jest.requireMock<ReturnType<typeof testing.memoryStorage>>("./storage");
+
+const quiet = async () => {
+  for (let i = 0; i < 20; i++) await Promise.resolve();
+};
+const setpoint = (value: number) => [{ section: "settings", field: "setpoint", value: celsius(value) } as const];
+const own = (name = "Mine"): string => {
+  const made = addChamber(name, []);
+  if ("problem" in made) throw new Error(made.problem);
+  return made.id;
+};
+const settingOf = (id: string) => chamberById(id)?.settings.setpoint?.value;
+
+beforeAll(() => openWorkshop());
+beforeEach(async () => {
+  removeRecords(
+    Object.values(useWorkshop.getState().records)
+      .filter((r) => r.kind === "chamber")
+      .map((r) => r.id),
+    "clear",
+  );
+  setPreferences({ demoSeeded: false });
+  useWorkshop.setState({ past: [], future: [], conflict: null });
+  await quiet();
+});
+
+describe("edits", () => {
+  it("are on screen at once and in the store once it has acknowledged", async () => {
+    const id = own();
+    expect(editChamber(id, setpoint(18), "setpoint")).toBeNull();
+    expect(settingOf(id)).toBe(18);
+    expect(useWorkshop.getState().save).toBe("saving");
+    await quiet();
+    expect(useWorkshop.getState().save).toBe("saved");
+    const stored = storage.shelf.get(id);
+    expect(stored?.kind === "chamber" && stored.settings.setpoint?.value).toBe(18);
+  });
+
+  it("that are impossible say why, store nothing and leave nothing to undo", () => {
+    const id = own();
+    const before = useWorkshop.getState().past.length;
+    expect(editChamber(id, [{ section: "stage", field: "low", value: celsius(60) }], "low")).toMatch(
+      /below the warmest/,
+    );
+    expect(renameChamber(id, "   ")).toMatch(/Give it a name/);
+    expect(renameChamber(id, "x".repeat(61))).toMatch(/under 60/);
+    expect(editChamber("nobody", setpoint(1), "x")).toMatch(/no longer there/);
+    expect(useWorkshop.getState().past).toHaveLength(before);
+  });
+
+  it("a new chamber with impossible answers is not made", () => {
+    const made = addChamber("Odd", [{ section: "room", field: "low", value: celsius(55) }]);
+    expect("problem" in made && made.problem).toMatch(/coldest is above its warmest/);
+    expect(Object.values(useWorkshop.getState().records).some((r) => r.kind === "chamber")).toBe(false);
+  });
+});
+
+describe("undo and redo", () => {
+  it("go back and forth through every kind of step", async () => {
+    const id = own("Mine");
+    editChamber(id, setpoint(18), "setpoint");
+    renameChamber(id, "Yours");
+    settle(id, "job", true);
+    removeRecords([id], "remove");
+    expect(chamberById(id)).toBeUndefined();
+    expect(undo()).toBe("remove");
+    expect(chamberById(id)?.settled).toEqual(["job"]);
+    undo();
+    undo();
+    expect(chamberById(id)?.name).toBe("Mine");
+    undo();
+    expect(settingOf(id)).toBeUndefined();
+    undo();
+    expect(chamberById(id)).toBeUndefined();
+    expect(undo()).toBeNull();
+    for (let i = 0; i < 4; i++) redo();
+    expect(chamberById(id)).toMatchObject({ name: "Yours", settled: ["job"] });
+    await quiet();
+    expect(storage.shelf.get(id)).toMatchObject({ name: "Yours" });
+  });
+
+  it("something new forgets what was undone", () => {
+    const id = own();
+    editChamber(id, setpoint(18), "setpoint");
+    undo();
+    editChamber(id, setpoint(17), "setpoint");
+    expect(redo()).toBeNull();
+    expect(settingOf(id)).toBe(17);
+  });
+});
+
+describe("another tab", () => {
+  const elsewhere = (id: string, name: string) => {
+    const stored = storage.shelf.get(id)!;
+    storage.shelf.set(id, { ...stored, revision: stored.revision + 1, name } as typeof stored);
+  };
+
+  it.each([
+    ["mine", 19, "Mine"],
+    ["theirs", undefined, "Theirs"],
+  ] as const)("is never overwritten silently; keeping %s", async (keep, value, name) => {
+    const id = own();
+    await quiet();
+    elsewhere(id, "Theirs");
+    editChamber(id, setpoint(19), "setpoint");
+    await quiet();
+    expect(useWorkshop.getState().conflict?.id).toBe(id);
+    expect(storage.shelf.get(id)).toMatchObject({ name: "Theirs" });
+    await settleConflict(keep);
+    await quiet();
+    expect(settingOf(id)).toBe(value);
+    expect(storage.shelf.get(id)).toMatchObject({ name });
+    expect(useWorkshop.getState().conflict).toBeNull();
+  });
+});
+
+describe("restoring", () => {
+  it("is one step: everything is back after one undo", () => {
+    const id = own("Kept");
+    const other = { ...chamberById(id)!, id: "other", name: "Other" };
+    bringIn([{ ...chamberById(id)!, name: "Replaced" }, other], "backup", [id]);
+    expect(chamberById(id)?.name).toBe("Replaced");
+    expect(chamberById("other")?.name).toBe("Other");
+    undo();
+    expect(chamberById(id)?.name).toBe("Kept");
+    expect(chamberById("other")).toBeUndefined();
+  });
+});
+
+describe("the demo", () => {
+  it("comes into an empty profile once, and not again by itself", () => {
+    expect(seedDemoOnce()).toBe(true);
+    expect(demoIsThere()).toBe(true);
+    removeDemo();
+    expect(demoIsThere()).toBe(false);
+    expect(seedDemoOnce()).toBe(false);
+    bringDemoBack();
+    expect(demoIsThere()).toBe(true);
+  });
+
+  it("stays out of a profile with somebody's own work, and leaves with its own alone", () => {
+    const id = own();
+    expect(seedDemoOnce()).toBe(false);
+    bringDemoBack();
+    removeDemo();
+    expect(chamberById(id)).toBeDefined();
+    expect(Object.values(useWorkshop.getState().records).filter((r) => r.kind === "chamber")).toHaveLength(1);
+  });
+});
