@@ -4,7 +4,9 @@ const port = Number(process.env.PORT ?? 4319);
 
 export default defineConfig({
   testDir: "e2e",
-  timeout: 60_000,
+  // Generous: on a busy machine of two cores the page, its workers and the test share them.
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   fullyParallel: true,
   workers: 2,
   retries: 0,

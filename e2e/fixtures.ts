@@ -51,6 +51,7 @@ export async function makeChamber(page: Page, name: string): Promise<void> {
   await page.getByRole("button", { name: "Put it on the shelf and open it" }).click();
   await expect(page.getByRole("heading", { level: 2, name: /What is in it/ })).toBeVisible();
   await trialDone(page);
+  await stored(page);
 }
 
 export async function fill(page: Page, label: string, text: string): Promise<void> {

@@ -35,7 +35,7 @@ test("three questions lead from an empty profile to a bench with settings and a 
 });
 
 test("everything that is asked has its effect on the trial, and reload keeps it", async ({ page }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   await makeChamber(page, "All knobs");
   await page.getByRole("button", { name: "Trial on the whole screen" }).click();
   let before = await figures(page);
