@@ -50,7 +50,7 @@ export function Bench({ record: stored, station, onStation }: Props) {
     on: ChamberRecord;
     before: Trial | null;
   } | null>(null);
-  // A remedy on trial belongs to the record it was tried on: any other edit, an undo too, lets go of it.
+  // A remedy on trial belongs to the record it was tried on; every other edit, an undo too, lets go of it.
   const attempt = trying?.on === stored ? trying : null;
   const record = attempt?.record ?? stored;
   const plan = useMemo(() => planOf(record), [record]);

@@ -1,4 +1,13 @@
-import { measures, printDuration, printMeasure } from "@/core/quantity";
+import {
+  celsius,
+  kelvins,
+  measures,
+  printDifference,
+  printDuration,
+  printMeasure,
+  printTemperature,
+  type Scale,
+} from "@/core/quantity";
 import type { Trial } from "@/core/trial";
 
 const NONE = "\u2013";
@@ -6,9 +15,11 @@ const percent = (share: number) => `${Math.round(share * 100)}\u00a0%`;
 const span = (seconds: number | null) => (seconds === null ? NONE : printDuration(seconds));
 
 /** What the trial amounts to, in figures. */
-export function TrialFigures({ trial }: { trial: Trial }) {
+export function TrialFigures({ trial, scale }: { trial: Trial; scale: Scale }) {
   const { metrics, days } = trial;
   const perDay = (joules: number) => `${(joules / 3.6e6 / days).toFixed(2)}\u00a0kWh`;
+  const at = (t: number) => printTemperature(celsius(t), scale, 0.01);
+  const by = (d: number) => printDifference(kelvins(d), scale, 0.01);
   const ownHeat = metrics.energy.product / (days * 86_400);
   const rows: [string, string][] = [
     ["From start to the band", metrics.timeToBand === null ? "never" : span(metrics.timeToBand)],
@@ -23,12 +34,9 @@ export function TrialFigures({ trial }: { trial: Trial }) {
       "Alarm sounding, in all",
       metrics.alarm.low + metrics.alarm.high > 0 ? span(metrics.alarm.low + metrics.alarm.high) : "never",
     ],
-    [
-      "Product at its coldest and warmest",
-      `${metrics.whole.product.low.toFixed(2)} / ${metrics.whole.product.high.toFixed(2)}\u00a0°C`,
-    ],
-    ["Probe runs on after the heater", `${metrics.runOn.heat.toFixed(2)}\u00a0K`],
-    ["Probe runs on after the compressor", `${metrics.runOn.cold.toFixed(2)}\u00a0K`],
+    ["Product at its coldest and warmest", `${at(metrics.whole.product.low)} / ${at(metrics.whole.product.high)}`],
+    ["Probe runs on after the heater", by(metrics.runOn.heat)],
+    ["Probe runs on after the compressor", by(metrics.runOn.cold)],
     ["Electricity of the heater a day", perDay(metrics.energy.heater)],
     ["Electricity of the compressor a day (estimate)", perDay(metrics.energy.compressor)],
     ["The product\u2019s own heat on average", printMeasure(Math.round(ownHeat * 10) / 10, measures.power, "metric")],

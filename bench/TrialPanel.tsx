@@ -88,7 +88,7 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: Props)
                       />
                     )}
                   </Sized>
-                  {size === "full" && <TrialFigures trial={trial} />}
+                  {size === "full" && <TrialFigures trial={trial} scale={preferences.scale} />}
                 </div>
                 <div
                   className={
