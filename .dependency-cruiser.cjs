@@ -16,8 +16,15 @@ module.exports = {
       name: "core-packages",
       comment: "The core computes; of packages it needs the schema library alone.",
       severity: "error",
-      from: { path: "^core/", pathNot: "(\\.test\\.ts$|^core/testing/)" },
+      from: { path: "^core/", pathNot: "(\\.test\\.ts$|^core/testing/|^core/formats/)" },
       to: { dependencyTypes: ["npm", "npm-dev"], pathNot: "node_modules/zod/" },
+    },
+    {
+      name: "formats-packages",
+      comment: "Open formats are read and written by their well-known packages.",
+      severity: "error",
+      from: { path: "^core/formats/", pathNot: "\\.test\\.ts$" },
+      to: { dependencyTypes: ["npm", "npm-dev"], pathNot: "node_modules/(zod|papaparse|@types/papaparse)/" },
     },
     {
       name: "core-by-its-faces",

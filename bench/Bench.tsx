@@ -4,13 +4,13 @@ import { Printer } from "lucide-react";
 import Link from "next/link";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import { tryEdits } from "@/core/chamber";
+import { tryEdits, type Change } from "@/core/chamber";
 import { stations, type ChamberRecord, type Edit, type Station } from "@/core/model";
 import { planOf, type Trial } from "@/core/trial";
 import type { Remedy } from "@/core/verdict";
 import { singleKey } from "@/parts/common";
 import { BandRuler, FlatRuler } from "@/parts/ruler";
-import { chamberById, editChamber, setPreferences, settle, useWorkshop } from "@/workshop";
+import { chamberById, changeChamber, editChamber, setPreferences, settle, useWorkshop } from "@/workshop";
 import { Announcer } from "./Announcer";
 import { BenchBar } from "./BenchBar";
 import { BenchProvider, type BenchContext } from "./context";
@@ -73,6 +73,16 @@ export function Bench({ record: stored, station, onStation }: Props) {
     },
     [stored.id, ask],
   );
+  const change = useCallback(
+    (made: Change, label: string, merge?: string) => {
+      setTrying(null);
+      const refused = changeChamber(stored.id, made, label, merge);
+      const edited = chamberById(stored.id);
+      if (edited) ask(edited);
+      return refused;
+    },
+    [stored.id, ask],
+  );
   const go = useCallback(
     (next: Station) => {
       onStation(next);
@@ -91,6 +101,7 @@ export function Bench({ record: stored, station, onStation }: Props) {
     effects,
     trying: attempt?.remedy ?? null,
     apply,
+    change,
     tryRemedy: (remedy) => {
       const tried = tryEdits(stored, remedy.edits);
       if (tried.ok) setTrying({ remedy, record: tried.value, on: stored, before: live.answer?.trial ?? null });

@@ -1,5 +1,6 @@
 "use client";
 
+import { bandOf } from "@/core/controller";
 import { celsius, inScale, printTemperature } from "@/core/quantity";
 import { useSize } from "@/parts/ruler";
 import { useBench } from "./context";
@@ -9,13 +10,14 @@ export function ThreeRanges() {
   const { plan, live, preferences } = useBench();
   const { ref, width } = useSize<HTMLDivElement>();
   const { scale } = preferences;
-  const { settings, ask } = plan;
+  const { settings, ask, chamber } = plan;
+  const band = bandOf(settings, chamber.unit);
   const settled = live.answer?.trial.metrics.settled ?? null;
   const rows = [
     {
       name: "The controller switches between",
-      low: settings.setpoint - settings.heatingDifferential,
-      high: settings.setpoint + settings.coolingDifferential,
+      low: band.low,
+      high: band.high,
       color: "currentColor",
     },
     settled && { name: "Its display will show, while all is well", ...settled.reading, color: "var(--slate)" },

@@ -38,7 +38,7 @@ export function TrialFigures({ trial, scale }: { trial: Trial; scale: Scale }) {
     ["Probe runs on after the heater", by(metrics.runOn.heat)],
     ["Probe runs on after the compressor", by(metrics.runOn.cold)],
     ["Electricity of the heater a day", perDay(metrics.energy.heater)],
-    ["Electricity of the compressor a day (estimate)", perDay(metrics.energy.compressor)],
+    ["Electricity of the compressor a day (estimate)", perDay(metrics.energy.cooler)],
     ["The product\u2019s own heat on average", printMeasure(Math.round(ownHeat * 10) / 10, measures.power, "metric")],
   ];
   return (

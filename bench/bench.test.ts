@@ -69,8 +69,8 @@ describe("the marks of the ruler", () => {
 
   it("heat cannot come on above the setpoint, nor cold below it; the reason is said", () => {
     const r = ruler(record);
-    expect(r.move("heatOn", 25)).toMatch(/its side of the setpoint/);
-    expect(r.move("coolOn", 20)).toMatch(/its side of the setpoint/);
+    expect(r.move("heatOn", 25)).toMatch(/its side of where it goes off/);
+    expect(r.move("coolOn", 20)).toMatch(/its side of where it goes off/);
     expect(r.move("low", 26)).toMatch(/below the warmest/);
   });
 

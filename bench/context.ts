@@ -1,6 +1,7 @@
 "use client";
 
 import { createContext, useContext } from "react";
+import type { Change } from "@/core/chamber";
 import type { Chamber, ChamberRecord, Edit, PreferencesRecord } from "@/core/model";
 import type { Plan } from "@/core/trial";
 import type { Effect, Remedy, Verdict } from "@/core/verdict";
@@ -19,6 +20,8 @@ export interface BenchContext {
   trying: Remedy | null;
   /** Changes the chamber; a sentence comes back where that is impossible. */
   apply: (edits: Edit[], label: string, merge?: string) => string | null;
+  /** Changes lists and tables of the chamber; a sentence comes back where that is impossible. */
+  change: (change: Change, label: string, merge?: string) => string | null;
   tryRemedy: (remedy: Remedy) => void;
   keepRemedy: (remedy?: Remedy) => void;
   dropRemedy: () => void;

@@ -1,6 +1,15 @@
 import type { Edit } from "@/core/model";
 import { celsius, kelvins, type Scale } from "@/core/quantity";
-import { resolutionOf } from "@/core/controller";
+import {
+  alarmsOf,
+  fitToUnit,
+  outletsOf,
+  parametersOf,
+  pointsOf,
+  resolutionOf,
+  settingsAt,
+  type Points,
+} from "@/core/controller";
 import type { Plan } from "@/core/trial";
 import type { RulerData, RulerMark } from "@/parts/ruler";
 
@@ -13,22 +22,38 @@ export function rulerOf(plan: Plan, scale: Scale, apply: Apply): RulerData {
   const { product } = chamber.vessels[0]!;
   const stage = (field: "low" | "high" | "target", label: string) => (value: number, merge: string) =>
     apply([{ section: "stage", field, value: celsius(value) }], label, merge);
-  const setting = (field: "setpoint" | "lowAlarm" | "highAlarm", label: string) => (value: number, merge: string) =>
-    apply([{ section: "settings", field, value: celsius(value) }], label, merge);
-  const heatOn = celsius(settings.setpoint - settings.heatingDifferential);
-  const coolOn = celsius(settings.setpoint + settings.coolingDifferential);
-  const tooNear = "It has to stay on its side of the setpoint. Move the setpoint first.";
+  /** Moves one switching point; the parameters of the unit that give it follow. */
+  const movePoints = (next: (value: number) => Partial<Points>, label: string) => (value: number, merge: string) => {
+    const settings = fitToUnit(settingsAt({ ...points, ...next(value) }, unit, plan.settings), unit);
+    const half = resolutionOf(unit) / 4;
+    const edits = parametersOf(unit)
+      .filter((name) => Math.abs(settings[name] - plan.settings[name]) > half)
+      .map((field) => ({ section: "settings", field, value: settings[field] }) as Edit);
+    return edits.length ? apply(edits, label, merge) : null;
+  };
+  const points = pointsOf(settings, unit);
+  const { heat, cold } = outletsOf(unit);
+  const heats = heat && plan.plugged.heater;
+  const cools = cold && plan.plugged.cooler;
+  const alarms = alarmsOf(settings, unit);
+  const moveAlarm = (side: "low" | "high") => (value: number, merge: string) =>
+    unit.alarms === "deviation"
+      ? apply(
+          [
+            {
+              section: "settings",
+              field: `${side}Deviation`,
+              value: kelvins(Math.max(0, side === "low" ? settings.setpoint - value : value - settings.setpoint)),
+            },
+          ],
+          `${side} alarm`,
+          merge,
+        )
+      : apply([{ section: "settings", field: `${side}Alarm`, value: celsius(value) }], `${side} alarm`, merge);
+  const tooNear = "It has to stay on its side of where it goes off. Move that first.";
+  const off = heat ? points.heatOff : points.coolOff;
 
   const marks: RulerMark[] = [
-    {
-      id: "highAlarm",
-      label: "High alarm",
-      value: settings.highAlarm,
-      glaze: "ink",
-      shape: "alarm",
-      meaning: "The alarm sounds at this reading and above",
-      onMove: setting("highAlarm", "high alarm"),
-    },
     {
       id: "high",
       label: "Warmest allowed",
@@ -49,12 +74,30 @@ export function rulerOf(plan: Plan, scale: Scale, apply: Apply): RulerData {
     },
     {
       id: "setpoint",
-      label: "Setpoint",
-      value: settings.setpoint,
+      label: unit.kind === "twoLimits" || unit.kind === "cutIn" || unit.kind === "pair" ? "Goes off" : "Setpoint",
+      value: off,
       glaze: "ink",
       shape: "point",
-      meaning: "Setpoint: heat and cold both go off here",
-      onMove: setting("setpoint", "setpoint"),
+      meaning:
+        unit.kind === "pair"
+          ? "Where the heat unit goes off"
+          : heat && cold
+            ? "Setpoint: heat and cold both go off here"
+            : heat
+              ? "Heat goes off here"
+              : "Cold goes off here",
+      onMove: movePoints((value) => {
+        const by = value - off;
+        const moved = (t: number) => celsius(t + by);
+        return unit.kind === "pair"
+          ? { heatOn: moved(points.heatOn), heatOff: moved(points.heatOff) }
+          : {
+              heatOn: moved(points.heatOn),
+              heatOff: moved(points.heatOff),
+              coolOn: moved(points.coolOn),
+              coolOff: moved(points.coolOff),
+            };
+      }, "setpoint"),
     },
     {
       id: "low",
@@ -65,75 +108,95 @@ export function rulerOf(plan: Plan, scale: Scale, apply: Apply): RulerData {
       meaning: "Coldest that the product may be",
       onMove: stage("low", "coldest allowed"),
     },
-    {
+  ];
+  if (alarms.high !== null)
+    marks.push({
+      id: "highAlarm",
+      label: "High alarm",
+      value: alarms.high,
+      glaze: "ink",
+      shape: "alarm",
+      meaning: "The alarm sounds at this reading and above",
+      onMove: moveAlarm("high"),
+    });
+  if (alarms.low !== null)
+    marks.push({
       id: "lowAlarm",
       label: "Low alarm",
-      value: settings.lowAlarm,
+      value: alarms.low,
       glaze: "ink",
       shape: "alarm",
       meaning: "The alarm sounds at this reading and below",
-      onMove: setting("lowAlarm", "low alarm"),
-    },
-  ];
-  if (chamber.cooler.power > 0)
+      onMove: moveAlarm("low"),
+    });
+  const shared = unit.kind === "oneDifferential";
+  const coolOn = movePoints(
+    (value) => ({
+      coolOn: celsius(value),
+      ...(shared ? { heatOn: celsius(points.heatOff - (value - points.coolOff)) } : {}),
+    }),
+    "cooling differential",
+  );
+  const heatOn = movePoints((value) => ({ heatOn: celsius(value) }), "heating differential");
+  if (cools)
     marks.push({
       id: "coolOn",
       label: "Cold comes on",
-      value: coolOn,
+      value: points.coolOn,
       glaze: "cold",
       shape: "switch",
-      meaning: "The fridge comes on at this reading and above",
-      onMove: (value, merge) =>
-        value <= settings.setpoint
-          ? tooNear
-          : apply(
-              [{ section: "settings", field: "coolingDifferential", value: kelvins(value - settings.setpoint) }],
-              "cooling differential",
-              merge,
-            ),
+      meaning: "Cold comes on at this reading and above",
+      onMove: (value, merge) => (value <= points.coolOff ? tooNear : coolOn(value, merge)),
     });
-  if (chamber.heater.power > 0)
+  if (cools && unit.kind === "pair")
+    marks.push({
+      id: "coolOff",
+      label: "Cold goes off",
+      value: points.coolOff,
+      glaze: "cold",
+      shape: "point",
+      meaning: "Where the cold unit goes off",
+      onMove: movePoints((value) => {
+        const by = value - points.coolOff;
+        return { coolOn: celsius(points.coolOn + by), coolOff: celsius(value) };
+      }, "cold unit\u2019s setpoint"),
+    });
+  if (heats)
     marks.push({
       id: "heatOn",
       label: "Heat comes on",
-      value: heatOn,
+      value: points.heatOn,
       glaze: "heat",
       shape: "switch",
       meaning: "The heater comes on at this reading and below",
-      onMove: (value, merge) =>
-        value >= settings.setpoint
-          ? tooNear
-          : apply(
-              [{ section: "settings", field: "heatingDifferential", value: kelvins(settings.setpoint - value) }],
-              "heating differential",
-              merge,
-            ),
+      onMove: (value, merge) => (value >= points.heatOff ? tooNear : heatOn(value, merge)),
     });
-  const off = settings.offset + chamber.probes[0]!.error;
-  if (Math.abs(off) > 1e-6)
+  const wrong = settings.offset + chamber.probes[0]!.error;
+  if (Math.abs(wrong) > 1e-6)
     marks.push({
       id: "true",
-      label: "True at setpoint",
-      value: settings.setpoint - off,
+      label: unit.kind === "twoLimits" ? "True where it goes off" : "True at setpoint",
+      value: off - wrong,
       glaze: "slate",
       shape: "point",
-      meaning: "What the probe\u2019s place really has when the display shows the setpoint",
+      meaning: "What the probe\u2019s place really has when the display shows where it goes off",
     });
 
-  const low = Math.min(room.low, ask.low, product.packetLow, settings.lowAlarm);
-  const high = Math.max(room.high, ask.high, product.packetHigh, settings.highAlarm);
+  const packet = product.kind === "hold" ? [] : [product.packetLow, product.packetHigh];
+  const low = Math.min(room.low, ask.low, ...packet, alarms.low ?? Infinity);
+  const high = Math.max(room.high, ask.high, ...packet, alarms.high ?? -Infinity);
   return {
     marks,
     zones: [
       { id: "room", kind: "room", from: room.low, to: room.high, label: "Room" },
-      { id: "packet", kind: "packet", from: product.packetLow, to: product.packetHigh, label: "Packet" },
+      ...(product.kind === "hold"
+        ? []
+        : [
+            { id: "packet", kind: "packet" as const, from: product.packetLow, to: product.packetHigh, label: "Packet" },
+          ]),
       { id: "band", kind: "band", from: ask.low, to: ask.high, label: "Allowed" },
-      ...(chamber.heater.power > 0
-        ? [{ id: "heat", kind: "heat" as const, from: -100, to: heatOn, label: "Heat on" }]
-        : []),
-      ...(chamber.cooler.power > 0
-        ? [{ id: "cold", kind: "cold" as const, from: coolOn, to: 200, label: "Cold on" }]
-        : []),
+      ...(heats ? [{ id: "heat", kind: "heat" as const, from: -100, to: points.heatOn, label: "Heat on" }] : []),
+      ...(cools ? [{ id: "cold", kind: "cold" as const, from: points.coolOn, to: 300, label: "Cold on" }] : []),
     ],
     overview: [Math.min(-2, Math.floor(low - 2)), Math.max(40, Math.ceil(high + 2))],
     scale,

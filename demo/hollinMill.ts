@@ -1,33 +1,175 @@
 import { newChamber } from "@/core/chamber";
-import { applyEdits, type ChamberRecord } from "@/core/model";
-import { celsius } from "@/core/quantity";
+import { applyEdits, type ChamberRecord, type Edit, type Happening, type SectionName, type Station } from "@/core/model";
+import { celsius, kelvins } from "@/core/quantity";
 
-/** When the demo's records were written; they are invented, and so is their date. */
-const WRITTEN = "2026-10-03T17:40:00.000Z";
+/** When the demo's records were written; they are invented, and so is their date. Each is a minute after the one before. */
+const written = (minute: number) => `2026-10-03T17:${40 + minute}:00.000Z`;
+const HOUR = 3600;
 
-/** The larder cabinet in the mill's cellar with its rye saison. */
-function larderCabinet(): ChamberRecord {
-  const record = applyEdits(newChamber("demo-larder-cabinet", "Larder cabinet, rye saison", WRITTEN), [
-    { section: "product", field: "kind", value: "farmhouse" },
-    { section: "product", field: "originalGravity", value: 1.056 },
-    { section: "product", field: "finalGravity", value: 1.005 },
-    { section: "product", field: "packetLow", value: celsius(21) },
-    { section: "product", field: "packetHigh", value: celsius(27) },
-    { section: "stage", field: "low", value: celsius(22.5) },
-    { section: "stage", field: "high", value: celsius(25) },
-    { section: "vessel", field: "volume", value: 0.025 },
-    { section: "vessel", field: "startTemperature", value: celsius(19) },
-    { section: "room", field: "low", value: celsius(9) },
-    { section: "room", field: "high", value: celsius(17) },
-    { section: "room", field: "warmestHour", value: 16 },
-    { section: "cabinet", field: "height", value: 1.42 },
-    { section: "cabinet", field: "width", value: 0.55 },
-    { section: "cabinet", field: "depth", value: 0.58 },
-    { section: "heater", field: "power", value: 60 },
-    { section: "probe", field: "place", value: "air" },
-  ]);
-  return { ...record, demo: true, settled: ["job", "box", "heat"] };
+type Values = Partial<Record<SectionName, Record<string, unknown>>>;
+
+/** One chamber of the mill from its values. */
+function chamber(
+  minute: number,
+  id: string,
+  name: string,
+  values: Values,
+  settled: Station[],
+  happenings: Happening[] = [],
+): ChamberRecord {
+  const edits = Object.entries(values).flatMap(([section, fields]) =>
+    Object.entries(fields).map(([field, value]) => ({ section, field, value }) as Edit),
+  );
+  const record = applyEdits(newChamber(`demo-${id}`, name, written(minute)), edits);
+  return { ...record, demo: true, settled, happenings };
 }
 
+const cellar = (low = 9, high = 17) => ({ low: celsius(low), high: celsius(high), warmestHour: 16 });
+const band = (low: number, high: number, of?: "air" | "product") => ({
+  low: celsius(low),
+  high: celsius(high),
+  ...(of ? { of } : {}),
+});
+const degrees = celsius;
+
 /** Hollin Mill: a made-up shared cellar kitchen in an old watermill. */
-export const hollinMill = (): ChamberRecord[] => [larderCabinet()];
+export const hollinMill = (): ChamberRecord[] => [
+  chamber(
+    0,
+    "larder-cabinet",
+    "Larder cabinet, rye saison",
+    {
+      product: {
+        kind: "farmhouse",
+        originalGravity: 1.056,
+        finalGravity: 1.005,
+        packetLow: degrees(21),
+        packetHigh: degrees(27),
+      },
+      stage: band(22.5, 25),
+      vessel: { volume: 0.025, startTemperature: degrees(19) },
+      room: cellar(),
+      cabinet: { height: 1.42, width: 0.55, depth: 0.58 },
+      heater: { power: 60 },
+      probe: { place: "air" },
+    },
+    ["job", "box", "heat"],
+  ),
+  chamber(
+    1,
+    "picnic-box",
+    "Picnic box, black-bean and barley tempeh",
+    {
+      cabinet: { kind: "foam", height: 0.38, width: 0.6, depth: 0.42, insulation: 0.025 },
+      product: {
+        kind: "hold",
+        heatCurve: [
+          { hours: 9, watts: 0 },
+          { hours: 16, watts: 9 },
+          { hours: 25, watts: 14 },
+          { hours: 38, watts: 5 },
+          { hours: 50, watts: 0 },
+        ],
+      },
+      stage: band(29.5, 33),
+      vessel: { volume: 0.0016, startTemperature: degrees(28) },
+      room: cellar(16, 21),
+      heater: { power: 40 },
+      unit: { kind: "heatOnly" },
+    },
+    ["job", "box"],
+  ),
+  chamber(
+    2,
+    "warm-cupboard",
+    "Warm cupboard, heather honey in small pails",
+    {
+      cabinet: { kind: "warmBox", height: 0.9, width: 0.55, depth: 0.5 },
+      product: { kind: "hold" },
+      stage: band(39, 44),
+      vessel: { form: "pail", count: 6, volume: 0.005, filling: "setHoney", startTemperature: degrees(14) },
+      room: cellar(11, 18),
+      heater: { kind: "lamp", power: 80 },
+      unit: { kind: "cutOut" },
+    },
+    ["job"],
+  ),
+  chamber(
+    3,
+    "stockpot",
+    "Stockpot bath, duck legs",
+    {
+      cabinet: { kind: "crock", height: 0.26, width: 0.3, bath: 0.008 },
+      product: { kind: "hold" },
+      stage: band(67, 69),
+      vessel: { volume: 0.0011, startTemperature: degrees(6) },
+      room: cellar(17, 20),
+      heater: { kind: "immersion", power: 400 },
+      unit: { kind: "heatOnly" },
+    },
+    [],
+  ),
+  chamber(
+    4,
+    "smokehouse",
+    "Brick smokehouse, trout",
+    {
+      cabinet: { kind: "brick", height: 1.7, width: 0.85, depth: 0.85 },
+      product: { kind: "hold" },
+      stage: band(72, 82, "air"),
+      vessel: { filling: "fish", volume: 0.0035, count: 2, evaporation: 60, startTemperature: degrees(6) },
+      room: { ...cellar(3, 11), warmestHour: 14 },
+      heater: { power: 6000, fuel: 9 },
+      unit: { kind: "cutOut", differentialHigh: kelvins(15) },
+    },
+    ["job", "box"],
+    [{ id: "demo-lid", kind: "door", at: 5 * HOUR, lasting: 240 }],
+  ),
+  chamber(
+    5,
+    "curing-cabinet",
+    "Curing cabinet, venison sausage",
+    {
+      cabinet: { kind: "wine", height: 1.2, width: 0.55, depth: 0.57 },
+      product: { kind: "hold" },
+      stage: band(11, 14),
+      vessel: {
+        volume: 0.0008,
+        count: 8,
+        startTemperature: degrees(16),
+        evaporation: 0.3,
+        evaporationAt: degrees(12),
+      },
+      room: cellar(),
+      unit: {
+        kind: "twoDifferentials",
+        name: "Cellar unit",
+        enter: "hold the grey button until the number blinks",
+        leave: "wait until it stops blinking",
+        pause: "saves",
+        labels: {
+          setpoint: { label: "Aim", position: 1 },
+          coolingDifferential: { label: "Above", position: 2 },
+          heatingDifferential: { label: "Below", position: 3 },
+        },
+      },
+    },
+    ["job", "box", "heat", "probe"],
+    [{ id: "demo-cut", kind: "powerCut", at: 80 * HOUR, lasting: 9 * HOUR }],
+  ),
+  chamber(
+    6,
+    "mash-kettle",
+    "Kettle, stepped mash of the rye saison",
+    {
+      cabinet: { kind: "kettle", height: 0.42, width: 0.38 },
+      product: { kind: "hold" },
+      stage: band(62, 65),
+      vessel: { volume: 0.03, startTemperature: degrees(20) },
+      room: cellar(12, 19),
+      heater: { power: 2200 },
+      unit: { kind: "heatOnly" },
+    },
+    [],
+  ),
+];

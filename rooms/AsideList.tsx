@@ -1,7 +1,7 @@
 "use client";
 
 import { discardAside, useWorkshop } from "@/workshop";
-import { download } from "./download";
+import { download } from "@/parts/common";
 
 /** Records that could not be read: kept whole, to be saved or thrown away by the person alone. */
 export function AsideList() {

@@ -3,7 +3,7 @@
 import { Download, Upload } from "lucide-react";
 import { useRef, useState } from "react";
 import { bringIn, readBackup, undo, useWorkshop, writeBackup, type BackupContents } from "@/workshop";
-import { download } from "./download";
+import { download } from "@/parts/common";
 
 /** The whole workshop to one file, and back with a look at what it holds before anything is replaced. */
 export function BackupDesk() {
@@ -44,7 +44,7 @@ export function BackupDesk() {
       <p>
         Everything is stored in this browser and nowhere else. A file keeps it safe and carries it to another device;
         its form is published as a{" "}
-        <a className="underline" href="/schema/workshop-1.json">
+        <a className="underline" href="/schema/workshop-2.json">
           JSON Schema
         </a>
         .

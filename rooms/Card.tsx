@@ -3,9 +3,10 @@
 import { Printer } from "lucide-react";
 import { useRouter, useSearchParams } from "next/navigation";
 import { useMemo, useState } from "react";
-import { printSetting, settingLabels } from "@/core/controller";
-import type { ChamberRecord, Settings } from "@/core/model";
-import { placements } from "@/core/probe";
+import { hasLid } from "@/core/chamber";
+import { alarmsOf, keyingSteps, labelOf, parametersOf, plainLabel, printSetting } from "@/core/controller";
+import type { ChamberRecord } from "@/core/model";
+import { placeLabel } from "@/core/probe";
 import { celsius, inScale, printTemperature } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { planOf, sentenceOfPlan, type Plan } from "@/core/trial";
@@ -89,16 +90,6 @@ function CardDesk({ record }: { record: ChamberRecord }) {
   );
 }
 
-const order: (keyof Settings)[] = [
-  "setpoint",
-  "heatingDifferential",
-  "coolingDifferential",
-  "compressorDelay",
-  "lowAlarm",
-  "highAlarm",
-  "offset",
-];
-
 function CardFace({
   record,
   plan,
@@ -114,6 +105,11 @@ function CardFace({
   const { unit } = chamber;
   const show = (t: number) => printTemperature(celsius(t), unit.scale, unit.resolution);
   const probe = cautionsAt("card")[0];
+  const alarms = alarmsOf(settings, unit);
+  const { heater: heats, cooler: cools } = plan.plugged;
+  const lid = hasLid(chamber.cabinet.kind);
+  const steps = keyingSteps(settings, unit, plan.plugged);
+  const sheet = unit.enter || unit.leave || unit.pause !== "unknown";
   return (
     <div className="grid gap-[1.6mm]">
       <header className="flex items-baseline justify-between gap-2 border-b-2 border-black pb-[1mm]">
@@ -129,16 +125,30 @@ function CardFace({
       )}
       <table className="w-full border-collapse">
         <tbody>
-          {order.map((field) => (
+          {parametersOf(unit).map((field) => (
             <tr key={field} className="border-b border-black/40">
               <th scope="row" className="py-[0.5mm] text-left font-normal">
-                {settingLabels[field]}
+                {unit.labels[field]?.position ? `${unit.labels[field]?.position}. ` : ""}
+                {unit.labels[field]?.label ? (
+                  <>
+                    <strong>{labelOf(field, unit)}</strong> ({plainLabel(field, unit).toLowerCase()})
+                  </>
+                ) : (
+                  labelOf(field, unit)
+                )}
               </th>
               <td className="text-right text-[1.15em] font-bold">{printSetting(settings, field, unit)}</td>
             </tr>
           ))}
         </tbody>
       </table>
+      {sheet && (
+        <p>
+          {[steps[0], steps.at(-2)].map((step) => (
+            <span key={step!.text}>{step!.text} </span>
+          ))}
+        </p>
+      )}
       <section>
         {sentenceOfPlan(plan, unit.scale).map((line) => (
           <p key={line}>{line}</p>
@@ -154,17 +164,24 @@ function CardFace({
       )}
       <section>
         <h3 className="text-[1.1em]">When the alarm sounds</h3>
+        {alarms.low !== null && (
+          <p>
+            <strong>{show(alarms.low)} and below:</strong> it is getting too cold. {lid ? "Lid on" : "Door shut"}?{" "}
+            {heats && "Heater warm to the touch of a gloved hand, its plug in? "}
+            {cools && "Cooling stuck on?"}
+          </p>
+        )}
+        {alarms.high !== null && (
+          <p>
+            <strong>{show(alarms.high)} and above:</strong> it is getting too warm. {lid ? "Lid on" : "Door shut"}?{" "}
+            {cools && "Fridge running, its own dial at the coldest? "}
+            {heats && "Heater stuck on? Pull its plug first."}
+          </p>
+        )}
+        {alarms.low === null && alarms.high === null && <p>This unit sounds no alarm: look at it every day.</p>}
         <p>
-          <strong>{show(settings.lowAlarm)} and below:</strong> it is getting too cold. Door shut? Heater warm to the
-          touch of a gloved hand, its plug in? Fridge stuck on?
-        </p>
-        <p>
-          <strong>{show(settings.highAlarm)} and above:</strong> it is getting too warm. Door shut? Fridge running, its
-          own dial at the coldest? Heater stuck on? Pull its plug first.
-        </p>
-        <p>
-          <strong>First of all: is the probe in its place?</strong> {placements[chamber.probes[0]!.place].label}.{" "}
-          {probe?.text}
+          <strong>First of all: is the probe in its place?</strong>{" "}
+          {placeLabel(chamber.probes[0]!.place, chamber.cabinet)}. {probe?.text}
         </p>
       </section>
       <section>

@@ -2,9 +2,8 @@
 
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
-import { describe, newChamber, tryEdits } from "@/core/chamber";
-import { productKinds, type Edit, type ProductKind } from "@/core/model";
-import { productLabels } from "@/core/product";
+import { boxes, cabinetDefaults, describe, isRound, jobs, newChamber, tryEdits } from "@/core/chamber";
+import { cabinetKinds, type CabinetKind, type Edit } from "@/core/model";
 import { celsius, measures } from "@/core/quantity";
 import { CabinetDrawing } from "@/parts/cabinet";
 import { Choice, measureKind, NumberField, temperatureKind } from "@/parts/fields";
@@ -12,47 +11,56 @@ import { addChamber, useWorkshop } from "@/workshop";
 import { RoomHead } from "./RoomHead";
 
 interface Answers {
-  kind: ProductKind;
-  height: number;
-  width: number;
+  job: string;
+  box: CabinetKind;
+  /** m; undefined where the usual measures of the box stand. */
+  height?: number;
+  width?: number;
   low: number;
   high: number;
 }
 
+const jobOf = (id: string) => jobs.find((j) => j.id === id)!;
+
 const editsOf = (a: Answers): Edit[] => [
-  { section: "product", field: "kind", value: a.kind },
-  { section: "cabinet", field: "height", value: a.height },
-  { section: "cabinet", field: "width", value: a.width },
+  { section: "cabinet", field: "kind", value: a.box },
+  ...(a.height === undefined ? [] : [{ section: "cabinet", field: "height", value: a.height } as const]),
+  ...(a.width === undefined ? [] : [{ section: "cabinet", field: "width", value: a.width } as const]),
   { section: "room", field: "low", value: celsius(a.low) },
   { section: "room", field: "high", value: celsius(a.high) },
+  ...jobOf(a.job).edits,
 ];
+
+const fresh = () => newChamber("new", "New", "2026-01-01T00:00:00.000Z");
 
 /** Three questions, and a bench with sensible settings and a trial. */
 export function NewChamber() {
   const router = useRouter();
   const { preferences, status } = useWorkshop();
   const { scale, system } = preferences;
-  const [answers, setAnswers] = useState<Answers>({ kind: "ale", height: 1.7, width: 0.6, low: 12, high: 22 });
+  const [answers, setAnswers] = useState<Answers>({ job: "ale", box: "upright", low: 12, high: 22 });
+  const [allBoxes, setAllBoxes] = useState(false);
   const [name, setName] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
 
-  const tried = useMemo(
-    () => tryEdits(newChamber("new", "New", "2026-01-01T00:00:00.000Z"), editsOf(answers)),
-    [answers],
-  );
-  const set = (field: keyof Answers) => (value: number) => {
+  const tried = useMemo(() => tryEdits(fresh(), editsOf(answers)), [answers]);
+  const set = (field: "height" | "width" | "low" | "high") => (value: number) => {
     const next = { ...answers, [field]: value };
-    const result = tryEdits(newChamber("new", "New", "2026-01-01T00:00:00.000Z"), editsOf(next));
+    const result = tryEdits(fresh(), editsOf(next));
     if (!result.ok) return result.problem;
     setAnswers(next);
     return null;
   };
+  const job = jobOf(answers.job);
+  const usual = cabinetDefaults(answers.box);
+  const shown = allBoxes ? cabinetKinds : [...new Set([...job.boxes, answers.box])];
   const length = measureKind(measures.length, system);
   const temperature = temperatureKind(scale, 0.1, 1);
+  const suggested = `${job.label}, ${boxes[answers.box].label.toLowerCase()}`.slice(0, 60);
   const create = () => {
     // A unit bought where people think in °F shows °F.
     const unit: Edit[] = scale === "F" ? [{ section: "unit", field: "scale", value: "F" }] : [];
-    const made = addChamber(name || `${productLabels[answers.kind]} in the cabinet`, [...editsOf(answers), ...unit]);
+    const made = addChamber(name || suggested, [...editsOf(answers), ...unit]);
     if ("problem" in made) setProblem(made.problem);
     else router.push(`/bench?c=${made.id}&at=job`);
   };
@@ -72,17 +80,40 @@ export function NewChamber() {
             <h2 className="text-2xl">1. What is in it?</h2>
             <Choice
               label="Product"
-              value={answers.kind}
-              options={productKinds.map((kind) => ({ value: kind, label: productLabels[kind] }))}
-              onChoose={(kind) => setAnswers((a) => ({ ...a, kind }))}
+              value={answers.job}
+              options={jobs.map((j) => ({ value: j.id, label: j.label, note: j.note }))}
+              onChoose={(id) => setAnswers(({ low, high }) => ({ job: id, box: jobOf(id).boxes[0]!, low, high }))}
             />
           </section>
           <section className="grid gap-2">
             <h2 className="text-2xl">2. In what box?</h2>
-            <p className="quiet">An upright cabinet: a larder fridge with its shelves out. Measured outside.</p>
+            <Choice
+              label="Box"
+              value={answers.box}
+              options={shown.map((kind) => ({ value: kind, label: boxes[kind].label }))}
+              onChoose={(box) => setAnswers(({ job: id, low, high }) => ({ job: id, box, low, high }))}
+            />
+            {!allBoxes && (
+              <button type="button" className="key justify-self-start" onClick={() => setAllBoxes(true)}>
+                Show every kind of box
+              </button>
+            )}
+            <p className="quiet max-w-prose">{boxes[answers.box].trade} Measured outside:</p>
             <div className="grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-x-6">
-              <NumberField label="Height" kind={length} value={answers.height} onCommit={set("height")} />
-              <NumberField label="Width" kind={length} value={answers.width} onCommit={set("width")} />
+              <NumberField
+                key={`h${answers.box}`}
+                label="Height"
+                kind={length}
+                value={answers.height ?? usual.height}
+                onCommit={set("height")}
+              />
+              <NumberField
+                key={`w${answers.box}`}
+                label={isRound(answers.box) ? "Diameter" : "Width"}
+                kind={length}
+                value={answers.width ?? usual.width}
+                onCommit={set("width")}
+              />
             </div>
           </section>
           <section className="grid gap-2">
@@ -110,7 +141,7 @@ export function NewChamber() {
               className="border-base-content/45 h-11 rounded border bg-transparent px-3"
               value={name}
               maxLength={60}
-              placeholder={`${productLabels[answers.kind]} in the cabinet`}
+              placeholder={suggested}
               onChange={(e) => setName(e.target.value)}
             />
           </label>

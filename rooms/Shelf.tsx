@@ -4,7 +4,7 @@ import { Plus, Settings2 } from "lucide-react";
 import Link from "next/link";
 import { useMemo } from "react";
 import { nextStation, stationInfo, VerdictTitle } from "@/bench";
-import { describe } from "@/core/chamber";
+import { boxes, describe } from "@/core/chamber";
 import type { ChamberRecord, PreferencesRecord } from "@/core/model";
 import { productLabels } from "@/core/product";
 import { printTemperature } from "@/core/quantity";
@@ -14,6 +14,11 @@ import { useWorkshop } from "@/workshop";
 import type { TrialAnswer } from "@/workers";
 import { RemoveChamber } from "./RemoveChamber";
 import { useVerdicts } from "./useVerdicts";
+
+const heightOf = (record: ChamberRecord): number => {
+  const { cabinet } = describe(record);
+  return cabinet.height + cabinet.collar;
+};
 
 /** Pixels of one metre on the shelf: all drawings are to one scale. */
 const METRE = 190;
@@ -28,7 +33,7 @@ export function Shelf() {
         .sort((a, b) => a.createdAt.localeCompare(b.createdAt)),
     [records],
   );
-  const zone = Math.max(...chambers.map((r) => describe(r).cabinet.height), 1) * METRE + 28;
+  const zone = Math.max(...chambers.map(heightOf), 1) * METRE + 28;
   const answers = useVerdicts(chambers, preferences.trialDays, preferences.scale);
   return (
     <>
@@ -99,13 +104,14 @@ function Chamber({
       >
         <CabinetDrawing chamber={chamber} metre={METRE} system={system} />
       </Link>
-      <div className="grid gap-1 pt-3 pr-8">
+      <div className="grid content-start gap-1 pt-3 pr-8">
         <div className="flex items-baseline gap-2">
           <h2 className="grow text-xl">{record.name}</h2>
           <RemoveChamber record={record} />
         </div>
         <p className="quiet">
-          {productLabels[product.kind]}, {printTemperature(stage.low, scale)} to {printTemperature(stage.high, scale)}
+          {product.kind === "hold" ? boxes[chamber.cabinet.kind].label : productLabels[product.kind]},{" "}
+          {printTemperature(stage.low, scale)} to {printTemperature(stage.high, scale)}
           {record.demo && ". Part of the demo, with invented data"}
         </p>
         <p className="min-h-6">

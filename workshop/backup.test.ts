@@ -16,7 +16,7 @@ describe("backup", () => {
   });
 
   it("fits the published JSON Schema, by a validator that is not ours; the published file is the present one", () => {
-    const published = JSON.parse(readFileSync("public/schema/workshop-1.json", "utf8")) as object;
+    const published = JSON.parse(readFileSync("public/schema/workshop-2.json", "utf8")) as object;
     expect(published).toEqual(JSON.parse(JSON.stringify(publishedSchema())));
     const ajv = new Ajv2020({ strict: false, validateFormats: false });
     const valid = ajv.compile(published);
@@ -29,7 +29,7 @@ describe("backup", () => {
   it.each([
     ["{ half a file", /not complete JSON/],
     ["[]", /no workshop backup/],
-    ['{"format":"gentle-crock-workshop","version":2,"records":[]}', /newer Gentle Crock/],
+    ['{"format":"gentle-crock-workshop","version":3,"records":[]}', /newer Gentle Crock/],
     ['{"format":"gentle-crock-workshop","version":1,"records":[]}', /empty/],
     [
       '{"format":"gentle-crock-workshop","version":1,"records":[{"kind":"chamber"}]}',
@@ -44,7 +44,7 @@ describe("backup", () => {
     const file = JSON.parse(writeBackup(records, NOW)) as { records: unknown[] };
     file.records.push({ ...records[0], name: "Half a cabinet", room: { low: "cold" } });
     const read = readBackup(JSON.stringify(file));
-    expect(read.ok && read.value.chambers).toHaveLength(1);
+    expect(read.ok && read.value.chambers).toHaveLength(hollinMill().length);
     expect(read.ok && read.value.damaged).toEqual([
       { name: "Half a cabinet", problem: expect.stringContaining("room") },
     ]);
@@ -52,6 +52,18 @@ describe("backup", () => {
 });
 
 describe("records", () => {
+  // A record as the first version wrote it, field for field.
+  it("of version 1 are lifted: nothing typed is lost, and what is new is empty", () => {
+    const [now] = hollinMill();
+    const { roomSeries: _s, thermal: _t, happenings: _h, ...old } = now!;
+    const read = readRecord({ ...old, schemaVersion: 1, defaultsVersion: 1 });
+    if (!read.ok) throw new Error(read.problem);
+    expect(read.record).toEqual({ ...now, defaultsVersion: 1 });
+    const backup = readBackup(
+      JSON.stringify({ format: "gentle-crock-workshop", version: 1, records: [{ ...old, schemaVersion: 1 }] }),
+    );
+    expect(backup.ok && backup.value.chambers[0]!.room).toEqual(now!.room);
+  });
   it("of a newer version are not touched", () => {
     const read = readRecord({ ...records[0], schemaVersion: 99 });
     expect(!read.ok && read.problem).toMatch(/newer/);

@@ -2,8 +2,14 @@ import { RECORD_VERSION, workshopRecord, type WorkshopRecord } from "@/core/mode
 
 type Raw = Record<string, unknown>;
 
-/** One step each, from a version to the next. Version 1 is the first: there is nothing to lift yet. */
-const steps: Record<number, (raw: Raw) => Raw> = {};
+/** One step each, from a version to the next. */
+const steps: Record<number, (raw: Raw) => Raw> = {
+  // Version 2: boxes of every kind with their own parameters, recorded rooms, happenings.
+  1: (raw) =>
+    raw.kind === "chamber"
+      ? { ...raw, schemaVersion: 2, roomSeries: null, thermal: {}, happenings: [] }
+      : { ...raw, schemaVersion: 2 },
+};
 
 /** Lifts a raw record to the present version and checks it. Never throws: what does not parse comes back as a problem. */
 export function readRecord(raw: unknown): { ok: true; record: WorkshopRecord } | { ok: false; problem: string } {

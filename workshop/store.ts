@@ -1,6 +1,6 @@
 import { nanoid } from "nanoid";
 import { create } from "zustand";
-import { newChamber, tryEdits } from "@/core/chamber";
+import { newChamber, tryChange, tryEdits, type Change as RecordChange } from "@/core/chamber";
 import { type ChamberRecord, type Edit, type PreferencesRecord, type Station, type WorkshopRecord } from "@/core/model";
 import { forget, remember, type Change, type History } from "./history";
 import { firstPreferences, PREFERENCES_ID } from "./preferences";
@@ -118,6 +118,16 @@ export function editChamber(id: string, edits: readonly Edit[], label: string, m
   const before = chamberById(id);
   if (!before) return "This chamber is no longer there.";
   const tried = tryEdits(before, edits);
+  if (!tried.ok) return tried.problem;
+  commit(label, [{ id, before, after: { ...tried.value, updatedAt: now() } }], merge);
+  return null;
+}
+
+/** Changes lists and tables of a chamber; returns a sentence where that is impossible, and stores nothing then. */
+export function changeChamber(id: string, change: RecordChange, label: string, merge?: string): string | null {
+  const before = chamberById(id);
+  if (!before) return "This chamber is no longer there.";
+  const tried = tryChange(before, change);
   if (!tried.ok) return tried.problem;
   commit(label, [{ id, before, after: { ...tried.value, updatedAt: now() } }], merge);
   return null;

@@ -1,82 +1,127 @@
 "use client";
 
-import { buildNetwork, fitOf, insideOf, lossCoefficient, vesselSize } from "@/core/chamber";
+import {
+  boxes,
+  fitOf,
+  hasAirlock,
+  insideOf,
+  isRound,
+  isVesselItself,
+  lossCoefficient,
+  vesselSize,
+} from "@/core/chamber";
+import { cabinetKinds, type CabinetKind, type Edit } from "@/core/model";
 import { measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { CabinetDrawing } from "@/parts/cabinet";
 import { Cautions } from "@/parts/common";
-import { clockKind, measureKind, temperatureKind } from "@/parts/fields";
+import { measureKind, plainKind, Select } from "@/parts/fields";
 import { useBench } from "../context";
 import { Fields } from "../Fields";
+import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
+import { Parameters } from "./Parameters";
+import { RoomFields } from "./RoomFields";
+
+/** Values that belong to one kind of box and would be wrong in another. */
+const ofTheKind: Edit[] = (
+  [
+    ["cabinet", ["height", "width", "depth", "insulation", "conductivity", "collar", "fan", "bath"]],
+    ["heater", ["kind", "power"]],
+    ["cooler", ["kind", "power"]],
+    ["probe", ["place", "lag", "share"]],
+  ] as const
+).flatMap(([section, fields]) => fields.map((field) => ({ section, field, value: undefined }) as Edit));
 
 export function BoxStation() {
-  const { chamber, preferences } = useBench();
-  const { scale, system } = preferences;
-  const { cabinet, room } = chamber;
+  const { chamber, preferences, apply } = useBench();
+  const { system } = preferences;
+  const { cabinet } = chamber;
   const length = measureKind(measures.length, system);
-  const temperature = temperatureKind(scale, 0.1, 0.5);
-  const fit = fitOf(cabinet, chamber.vessels[0]!);
+  const vessel = chamber.vessels[0]!;
+  const fit = fitOf(cabinet, vessel);
   const inside = insideOf(cabinet);
-  const size = vesselSize(chamber.vessels[0]!);
+  const size = vesselSize(vessel);
   const long = (m: number) => printMeasure(Math.round(m * 100) / 100, measures.length, system);
+  const round = isRound(cabinet.kind);
+  const measure = (field: "height" | "width" | "depth" | "collar", label: string, hint?: string) => (
+    <ValueField at={{ section: "cabinet", field }} label={label} kind={length} value={cabinet[field]} hint={hint} />
+  );
   return (
     <>
       <div className="flex flex-wrap gap-6">
         <div className="grid grow basis-80 content-start gap-6">
-          <Fields title="The upright cabinet, outside">
-            <ValueField
-              at={{ section: "cabinet", field: "height" }}
-              label="Height"
-              kind={length}
-              value={cabinet.height}
-            />
-            <ValueField at={{ section: "cabinet", field: "width" }} label="Width" kind={length} value={cabinet.width} />
-            <ValueField at={{ section: "cabinet", field: "depth" }} label="Depth" kind={length} value={cabinet.depth} />
+          <Select
+            label="Kind of box"
+            value={cabinet.kind}
+            options={cabinetKinds.map((kind) => ({ value: kind, label: boxes[kind].label }))}
+            hint={boxes[cabinet.kind].trade}
+            onChoose={(kind: CabinetKind) =>
+              apply([...ofTheKind, { section: "cabinet", field: "kind", value: kind }], "kind of box")
+            }
+          />
+          <Fields title="Measured outside">
+            {measure("height", "Height")}
+            {measure("width", round ? "Diameter" : "Width")}
+            {!round && measure("depth", "Depth")}
             <ValueField
               at={{ section: "cabinet", field: "insulation" }}
               label="Thickness of the walls"
               kind={measureKind(measures.thickness, system)}
               value={cabinet.insulation}
-              hint="Foam and linings together."
+              hint="Insulation and linings together."
             />
+            <ValueField
+              at={{ section: "cabinet", field: "conductivity" }}
+              label="Conductivity of the wall"
+              kind={plainKind("W/mK", cabinet.conductivity < 0.2 ? 0.002 : 0.1)}
+              value={cabinet.conductivity}
+              hint="Polyurethane 0.022–0.028, EPS 0.030–0.040, plywood 0.13, brick 0.77, steel 17–50."
+            />
+            {cabinet.kind === "chest" &&
+              measure("collar", "Collar under the lid", "0: none. It makes height and leaks a little.")}
+            {cabinet.kind === "crock" && (
+              <ValueField
+                at={{ section: "cabinet", field: "bath" }}
+                label="Water in the bath"
+                kind={measureKind(measures.volume, system)}
+                value={cabinet.bath}
+              />
+            )}
           </Fields>
+          {cabinet.kind !== "jacketed" && (
+            <ToggleField
+              at={{ section: "cabinet", field: "fan" }}
+              label={
+                cabinet.kind === "kettle" || cabinet.kind === "crock"
+                  ? "A pump moves the liquid"
+                  : "A fan moves the air"
+              }
+              value={cabinet.fan}
+              hint="It evens out temperatures and quickens everything; its own heat counts too."
+            />
+          )}
           <p className="max-w-prose">
-            It loses about{" "}
-            <strong>{printNumber(lossCoefficient(buildNetwork(chamber)), 0.01)}&nbsp;W for every °C</strong> between
-            inside and room (estimate from its measures). Inside it is about {long(inside.height)} high and{" "}
-            {long(inside.width)} wide; a usual bucket for this volume is {long(size.height)} high and{" "}
-            {long(size.diameter)} wide.{" "}
-            {fit.fits
-              ? `With an airlock ${long(fit.spareHeight)} are left above it.`
-              : "It does not go in with its airlock: measure your own vessel."}
+            It loses about <strong>{printNumber(lossCoefficient(chamber), 0.01)}&nbsp;W for every °C</strong> between
+            inside and room (estimate from its measures).{" "}
+            {!isVesselItself(cabinet.kind) && (
+              <>
+                Inside it is about {long(inside.height)} high and {long(inside.width)} wide; what stands in it is{" "}
+                {long(size.height)} high and {long(size.diameter)} wide.{" "}
+                {!fit.fits
+                  ? "It does not go in: measure your own vessel."
+                  : hasAirlock(vessel)
+                    ? `With an airlock ${long(fit.spareHeight)} are left above it.`
+                    : ""}
+              </>
+            )}
           </p>
-          <Fields title="The room around it">
-            <ValueField
-              at={{ section: "room", field: "low" }}
-              label="Coldest"
-              kind={temperature}
-              value={room.low}
-              hint="The coldest night of the run."
-            />
-            <ValueField
-              at={{ section: "room", field: "high" }}
-              label="Warmest"
-              kind={temperature}
-              value={room.high}
-              hint="The hottest afternoon."
-            />
-            <ValueField
-              at={{ section: "room", field: "warmestHour" }}
-              label="Warmest at"
-              kind={clockKind}
-              value={room.warmestHour}
-            />
-          </Fields>
+          <RoomFields />
         </div>
         <CabinetDrawing chamber={chamber} metre={170} system={system} measured />
       </div>
-      <Cautions cautions={cautionsAt("box")} />
+      <Parameters />
+      <Cautions cautions={cautionsAt("box", cabinet.kind)} />
     </>
   );
 }

@@ -5,10 +5,11 @@ import { attenuation, fermentationHeat, peakOwnHeat, productLabels } from "@/cor
 import { measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { Cautions } from "@/parts/common";
-import { Choice, gravityKind, measureKind, temperatureKind } from "@/parts/fields";
+import { Choice, gravityKind, temperatureKind } from "@/parts/fields";
 import { useBench } from "../context";
 import { Fields } from "../Fields";
 import { ValueField } from "../ValueField";
+import { Load } from "./Load";
 
 export function JobStation() {
   const { chamber, plan, preferences, apply } = useBench();
@@ -19,7 +20,7 @@ export function JobStation() {
   const temperature = temperatureKind(scale);
   const ferments = product.kind !== "hold";
   const { alcoholByVolume } = attenuation(product.originalGravity, product.finalGravity);
-  const heat = fermentationHeat(product, vessel.volume);
+  const heat = vessel.count * fermentationHeat(product, vessel.volume);
   return (
     <>
       <Choice
@@ -28,7 +29,27 @@ export function JobStation() {
         options={productKinds.map((kind) => ({ value: kind, label: productLabels[kind] }))}
         onChoose={(kind) => apply([{ section: "product", field: "kind", value: kind }], "product")}
       />
-      <Fields title="How cold and how warm the product may be">
+      <Fields
+        title={
+          stage.of === "air"
+            ? "How cold and how warm the air around it may be"
+            : "How cold and how warm the product may be"
+        }
+        action={
+          <button
+            type="button"
+            className="key"
+            onClick={() =>
+              apply(
+                [{ section: "stage", field: "of", value: stage.of === "air" ? "product" : "air" }],
+                "what the band is for",
+              )
+            }
+          >
+            {stage.of === "air" ? "Judge the product instead" : "Judge the air instead"}
+          </button>
+        }
+      >
         <ValueField
           at={{ section: "stage", field: "low" }}
           label="Coldest allowed"
@@ -66,27 +87,12 @@ export function JobStation() {
           />
         </Fields>
       )}
-      <Fields title="The vessel">
-        <ValueField
-          at={{ section: "vessel", field: "volume" }}
-          label="Volume"
-          kind={measureKind(measures.volume, system)}
-          value={vessel.volume}
-        />
-        <ValueField
-          at={{ section: "vessel", field: "startTemperature" }}
-          label="Start temperature"
-          kind={temperature}
-          value={vessel.startTemperature}
-          hint="What it has when it goes in."
-        />
-      </Fields>
       {ferments && (
         <Fields
           title="The wort"
           note={
             heat > 0
-              ? `About ${printNumber(alcoholByVolume, 0.1)}\u00a0% alcohol by volume. It gives off ${printNumber(heat / 1e6, 0.01)}\u00a0MJ of its own heat, ${printMeasure(peakOwnHeat(product, vessel.volume, plan.ask.target), measures.power, system)} at the height (estimate of the course).`
+              ? `About ${printNumber(alcoholByVolume, 0.1)}\u00a0% alcohol by volume. It gives off ${printNumber(heat / 1e6, 0.01)}\u00a0MJ of its own heat, ${printMeasure(vessel.count * peakOwnHeat(product, vessel.volume, plan.ask.target), measures.power, system)} at the height (estimate of the course).`
               : "Without a fall in gravity nothing ferments and there is no heat of its own."
           }
         >
@@ -105,6 +111,7 @@ export function JobStation() {
           />
         </Fields>
       )}
+      <Load />
       <Cautions cautions={cautionsAt("job").filter((c) => ferments || c.id !== "carbon-dioxide")} />
     </>
   );

@@ -1,62 +1,90 @@
 import {
   fill,
-  type Cabinet,
+  type CabinetKind,
   type Chamber,
   type ChamberRecord,
-  type Heater,
   type Probe,
   type Product,
+  type Room,
   type Stage,
-  type Unit,
+  type Vessel,
 } from "../model";
 import { celsius, kelvins, middle, roundTo, type Temperature } from "../quantity";
+import { placementDefaults } from "../probe";
 import { productDefaults } from "../product";
 import { genericUnit } from "../controller";
-import { wallConductance } from "./heatLoss";
-import { referenceCabinet } from "./reference";
+import { boxes, cabinetDefaults } from "./boxes";
+import { coolerDefaults, heaterDefaults } from "./deviceDefaults";
+import { isSmoker } from "./geometry";
 import { heaterFor, heatNeeded } from "./sizing";
+import { thermalDefaults } from "./thermal";
 
 /** Half-width of the band that is offered around the middle of the packet's range, K (common practice, no source). */
 const HALF_BAND = 1;
 
 /** Middle of the packet's range with a degree each way, never outside the packet; the target in the middle. */
-function stageDefaults(product: Product): Stage {
+function stageDefaults(product: Product, kind: CabinetKind): Stage {
   const centre = roundTo(middle(product.packetLow, product.packetHigh), 0.5);
   const low = celsius(Math.max(product.packetLow, centre - HALF_BAND));
   const high = celsius(Math.min(product.packetHigh, centre + HALF_BAND));
-  return { low, high, target: middle(low, high) };
+  return { low, high, target: middle(low, high), wish: "band", of: isSmoker(kind) ? "air" : "product" };
 }
 
-const unitDefaults = (scale: Unit["scale"] | undefined): Unit => genericUnit(scale ?? "C");
-
-/** Cooling power of a usual compressor for a cabinet of this size, W (estimate: in proportion to the wall loss). */
-const coolerDefault = (cabinet: Cabinet): number =>
-  roundTo(
-    referenceCabinet.coolerPower * Math.max(0.5, wallConductance(cabinet) / wallConductance(referenceCabinet.cabinet)),
-    5,
-  );
+const roomDefaults: Room = { low: celsius(12), high: celsius(22), warmestHour: 15, monthly: kelvins(0) };
 
 /**
- * A stored chamber with every default filled in. Later defaults follow from earlier values: the band from the packet,
- * the target from the band, the cooler from the cabinet, the heater from the loss in the coldest room.
+ * A stored chamber with every default filled in. Later defaults follow from earlier values: the box from its kind, the
+ * band from the packet, the target from the band, the cooler from the box, the heater from the loss in the coldest
+ * room, the network's parameters from all of them.
  */
 export function describe(record: ChamberRecord): Chamber {
-  const room = fill({ low: celsius(12), high: celsius(22), warmestHour: 15 }, record.room);
-  const cabinet = fill<Cabinet>(referenceCabinet.cabinet, record.cabinet);
-  const unit = fill(unitDefaults(record.unit.scale?.value), record.unit);
+  const room = fill(roomDefaults, record.room);
+  const kind = record.cabinet.kind?.value ?? "upright";
+  const box = boxes[kind];
+  const cabinet = fill(cabinetDefaults(kind), record.cabinet);
+  const unit = fill(genericUnit(record.unit.scale?.value ?? "C", record.unit.kind?.value), record.unit);
+  const vesselDefaults: Vessel = {
+    ...box.vessel,
+    count: 1,
+    jacket: 0,
+    startTemperature: celsius(22),
+    evaporation: 0,
+    evaporationAt: celsius(65),
+  };
   const vessels = record.vessels.map(({ vessel, product }) => ({
-    ...fill({ volume: 0.023, startTemperature: celsius(22) }, vessel),
+    ...fill(vesselDefaults, vessel),
     product: fill(productDefaults[product.kind?.value ?? "ale"], product),
   }));
   const firstProduct = vessels[0]?.product ?? productDefaults.ale;
   const stages = record.stages.map(({ stage }) => {
-    const withBand = fill(stageDefaults(firstProduct), { ...stage, target: undefined });
+    const withBand = fill(stageDefaults(firstProduct, kind), { ...stage, target: undefined });
     return fill({ ...withBand, target: middle(withBand.low, withBand.high) }, { target: stage.target });
   });
-  const probes = record.probes.map(({ probe }) => fill<Probe>({ place: "strapped", error: kelvins(0) }, probe));
-  const cooler = fill({ power: coolerDefault(cabinet) }, record.cooler);
-  const bare: Chamber = { room, cabinet, heater: { power: 0 }, cooler, unit, vessels, probes, stages };
+  const probes = record.probes.map(({ probe }) => {
+    const place = probe.place?.value ?? box.probe;
+    return fill<Probe>({ place, error: kelvins(0), ...placementDefaults(place, cabinet), noise: 0, step: 0 }, probe);
+  });
+  const cooler = fill(coolerDefaults(record.cooler.kind?.value ?? box.cooler, cabinet), record.cooler);
   const target: Temperature = stages[0]?.target ?? celsius(20);
-  const heater = fill<Heater>({ power: heaterFor(heatNeeded(bare, target)) }, record.heater);
-  return { ...bare, heater };
+  // The heater's size follows from the loss, which does not depend on the heater.
+  const noHeater = heaterDefaults("none", 0);
+  const bare: Chamber = {
+    room,
+    roomSeries: record.roomSeries,
+    cabinet,
+    thermal: fill(thermalDefaults(cabinet, noHeater, cooler, vessels[0]!), record.thermal),
+    heater: noHeater,
+    cooler,
+    unit,
+    vessels,
+    probes,
+    stages,
+    happenings: record.happenings,
+  };
+  const heaterPower = record.heater.power?.value ?? heaterFor(heatNeeded(bare, target), kind);
+  const usual = box.heater === "tube" && heaterPower >= 300 ? "fanHeater" : box.heater;
+  const heater = fill(heaterDefaults(record.heater.kind?.value ?? usual, heaterPower), record.heater);
+  if (record.heater.kind?.value === "none") heater.power = 0;
+  const thermal = fill(thermalDefaults(cabinet, heater, cooler, vessels[0]!), record.thermal);
+  return { ...bare, heater, thermal };
 }

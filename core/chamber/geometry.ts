@@ -1,7 +1,26 @@
-import type { Cabinet, Vessel } from "../model";
+import type { Cabinet, CabinetKind, Vessel } from "../model";
 
-/** Room that the compressor and the base take from the height of an upright cabinet, m (estimate). */
-const BASE = 0.1;
+/** Room that compressor and base take from the height, m (estimates). */
+const BASE: Partial<Record<CabinetKind, number>> = {
+  upright: 0.1,
+  underCounter: 0.1,
+  fridgeFreezer: 0.1,
+  wine: 0.1,
+  warmBox: 0.1,
+  chest: 0.05,
+};
+
+const roundKinds: readonly CabinetKind[] = ["crock", "kettle", "drum", "jacketed"];
+/** Pots, kettles, drums and jacketed vessels are round: width and depth are their diameter. */
+export const isRound = (kind: CabinetKind): boolean => roundKinds.includes(kind);
+const lidKinds: readonly CabinetKind[] = ["chest", "foam", "crock", "kettle", "drum", "jacketed"];
+/** Opened by a lid from above, not by a door. */
+export const hasLid = (kind: CabinetKind): boolean => lidKinds.includes(kind);
+
+const surface = (height: number, width: number, depth: number, round: boolean): number =>
+  round
+    ? Math.PI * width * height + (Math.PI / 2) * width * width
+    : 2 * (height * width + height * depth + width * depth);
 
 export interface Inside {
   height: number;
@@ -12,35 +31,58 @@ export interface Inside {
   area: number;
 }
 
-/** Inside measures of an upright cabinet, m; zero or less where the walls leave no room. */
+/** Inside measures of a box, m; zero or less where the walls leave no room. A collar adds to the height. */
 export function insideOf(cabinet: Cabinet): Inside {
-  const height = cabinet.height - 2 * cabinet.insulation - BASE;
+  const round = isRound(cabinet.kind);
+  const height = cabinet.height + cabinet.collar - 2 * cabinet.insulation - (BASE[cabinet.kind] ?? 0);
   const width = cabinet.width - 2 * cabinet.insulation;
-  const depth = cabinet.depth - 2 * cabinet.insulation;
+  const depth = (round ? cabinet.width : cabinet.depth) - 2 * cabinet.insulation;
   return {
     height,
     width,
     depth,
-    volume: height * width * depth,
-    area: 2 * (height * width + height * depth + width * depth),
+    volume: height * width * depth * (round ? Math.PI / 4 : 1),
+    area: surface(height, width, depth, round),
   };
 }
 
 export const outsideArea = (cabinet: Cabinet): number =>
-  2 * (cabinet.height * cabinet.width + cabinet.height * cabinet.depth + cabinet.width * cabinet.depth);
+  surface(cabinet.height + cabinet.collar, cabinet.width, cabinet.depth, isRound(cabinet.kind));
 
-/** Share of a fermenting bucket that stays empty for foam, and its height over its width (estimates). */
-const HEADSPACE = 0.15;
-const SLENDERNESS = 1.2;
+/** Share of a vessel that stays empty for foam, and its height over its width; slabs by their thickness (estimates). */
+const forms: Record<Vessel["form"], { headspace: number; slenderness: number; slab: number; label: string }> = {
+  bucket: { headspace: 0.15, slenderness: 1.2, slab: 0, label: "Bucket" },
+  carboy: { headspace: 0.12, slenderness: 1.5, slab: 0, label: "Carboy or conical" },
+  pail: { headspace: 0.05, slenderness: 1.1, slab: 0, label: "Pail" },
+  jar: { headspace: 0.05, slenderness: 1.3, slab: 0, label: "Jar" },
+  pot: { headspace: 0.1, slenderness: 1, slab: 0, label: "Pot or kettle" },
+  tray: { headspace: 0, slenderness: 0, slab: 0.03, label: "Tray, about 3\u00a0cm deep" },
+  piece: { headspace: 0, slenderness: 0, slab: 0.04, label: "Pieces, about 4\u00a0cm thick" },
+};
+export const formLabels = Object.fromEntries(Object.entries(forms).map(([form, { label }]) => [form, label])) as Record<
+  Vessel["form"],
+  string
+>;
 
-/** Outside measures of a bucket that holds the contents with headspace, m. */
-export function vesselSize(vessel: Pick<Vessel, "volume">): { diameter: number; height: number } {
-  const diameter = ((vessel.volume * (1 + HEADSPACE)) / ((Math.PI / 4) * SLENDERNESS)) ** (1 / 3);
-  return { diameter, height: diameter * SLENDERNESS };
+type Shaped = Pick<Vessel, "volume"> & Partial<Pick<Vessel, "form">>;
+
+/** Outside measures of one vessel that holds the contents with headspace, m; a slab's diameter is its side. */
+export function vesselSize(vessel: Shaped): { diameter: number; height: number } {
+  const { headspace, slenderness, slab } = forms[vessel.form ?? "bucket"];
+  if (slab > 0) return { diameter: Math.sqrt(vessel.volume / slab), height: slab };
+  const diameter = ((vessel.volume * (1 + headspace)) / ((Math.PI / 4) * slenderness)) ** (1 / 3);
+  return { diameter, height: diameter * slenderness };
 }
 
-/** Airlock or blow-off above the lid, m (common practice, no source). */
+/** Outer surface of one vessel, m². */
+export function vesselSurface(vessel: Shaped): number {
+  const { diameter, height } = vesselSize(vessel);
+  return surface(height, diameter, diameter, forms[vessel.form ?? "bucket"].slab === 0);
+}
+
+/** Airlock or blow-off above the lid of what ferments, m (common practice, no source). */
 export const AIRLOCK_HEIGHT = 0.14;
+export const hasAirlock = (vessel: Shaped): boolean => vessel.form === "bucket" || vessel.form === "carboy";
 const CLEARANCE = 0.02;
 
 export interface Fit {
@@ -50,11 +92,25 @@ export interface Fit {
   spareWidth: number;
 }
 
-/** Whether a vessel with its airlock stands in the cabinet, with 2 cm of air around it. */
-export function fitOf(cabinet: Cabinet, vessel: Pick<Vessel, "volume">): Fit {
+/** Boxes in which the air itself is what one sets. */
+export const isSmoker = (kind: CabinetKind): boolean => kind === "drum" || kind === "brick";
+
+/** Boxes that are their own vessel: nothing has to go in. */
+export const isVesselItself = (kind: CabinetKind): boolean => kind === "kettle" || kind === "jacketed";
+
+/**
+ * Whether the vessel stands in the box with 2 cm of air around it, with its airlock where it has one; of several, all
+ * by their volume with a third of the box left for air.
+ */
+export function fitOf(cabinet: Cabinet, vessel: Shaped & Partial<Pick<Vessel, "count">>): Fit {
+  if (isVesselItself(cabinet.kind)) return { fits: true, spareHeight: 0, spareWidth: 0 };
   const inside = insideOf(cabinet);
   const size = vesselSize(vessel);
-  const spareHeight = inside.height - size.height - AIRLOCK_HEIGHT;
-  const spareWidth = Math.min(inside.width, inside.depth) - size.diameter - 2 * CLEARANCE;
-  return { fits: spareHeight >= 0 && spareWidth >= 0, spareHeight, spareWidth };
+  const airlock = vessel.form === undefined || hasAirlock(vessel) ? AIRLOCK_HEIGHT : 0;
+  const spareHeight = inside.height - size.height - airlock;
+  const slab = forms[vessel.form ?? "bucket"].slab > 0;
+  const spareWidth = slab ? 0 : Math.min(inside.width, inside.depth) - size.diameter - 2 * CLEARANCE;
+  const all = (vessel.count ?? 1) * vessel.volume;
+  const most = slab || (vessel.count ?? 1) > 1 ? inside.volume * 0.67 : Infinity;
+  return { fits: spareHeight >= 0 && spareWidth >= 0 && all <= most, spareHeight, spareWidth };
 }

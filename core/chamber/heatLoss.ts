@@ -1,19 +1,38 @@
 import type { Cabinet } from "../model";
 import { insideOf, outsideArea } from "./geometry";
 
-/** Surface resistances of ISO 6946, m²K/W: horizontal heat flow. A cabinet stands indoors: both faces are inner faces. */
-const SURFACE_RESISTANCE = 0.13;
+/** Surface resistances of ISO 6946, m²K/W, by the direction of the heat: an inner face, and an outer one in the open. */
+export const surfaceResistance = { inside: 0.13, insideUp: 0.1, insideDown: 0.17, outside: 0.04 } as const;
+
+/** One layer of a wall: m and W/mK. */
+export interface Layer {
+  thickness: number;
+  conductivity: number;
+}
 
 /**
- * Thermal transmittance of a wall of one insulating layer between two indoor faces, W/m²K.
- * U = 1/(Rsi + d/λ + Rsi), the method of ISO 6946; thin sheet linings are left out.
+ * Thermal transmittance of a wall of plain layers, W/m²K: U = 1/(Rs1 + Σ d/λ + Rs2), the method of ISO 6946. A cabinet
+ * stands indoors: unless said otherwise both faces are inner faces.
  */
+export const transmittanceOf = (
+  layers: readonly Layer[],
+  faces: readonly [number, number] = [surfaceResistance.inside, surfaceResistance.inside],
+): number => 1 / (faces[0] + layers.reduce((sum, l) => sum + l.thickness / l.conductivity, 0) + faces[1]);
+
+/** Transmittance of a wall of one insulating layer between two indoor faces; thin sheet linings are left out. */
 export const transmittance = (thickness: number, conductivity: number): number =>
-  1 / (2 * SURFACE_RESISTANCE + thickness / conductivity);
+  transmittanceOf([{ thickness, conductivity }]);
 
-/** Transmittance × area at mid-wall: the geometric mean of the inner and the outer area of a thick-walled box, W/K. */
+/** Area at mid-wall, m²: the geometric mean of the inner and the outer area of a thick-walled box. */
+export const midWallArea = (cabinet: Cabinet): number =>
+  Math.sqrt(Math.max(0, insideOf(cabinet).area) * outsideArea(cabinet));
+
+/** Transmittance × area at mid-wall, W/K. */
 export const wallConductance = (cabinet: Cabinet): number =>
-  transmittance(cabinet.insulation, cabinet.conductivity) * Math.sqrt(insideOf(cabinet).area * outsideArea(cabinet));
+  transmittance(cabinet.insulation, cabinet.conductivity) * midWallArea(cabinet);
 
-/** Length of the door seal, m. */
-export const sealLength = (cabinet: Cabinet): number => 2 * (cabinet.height + cabinet.width);
+/** Length of the seal of door or lid, m. */
+export const sealLength = (cabinet: Cabinet): number =>
+  cabinet.kind === "chest" || cabinet.kind === "foam"
+    ? 2 * (cabinet.width + cabinet.depth)
+    : 2 * (cabinet.height + cabinet.width);

@@ -1,6 +1,6 @@
 import { abs, arg, complex, lusolve, matrix, subtract, type Complex } from "mathjs";
 import type { Edit } from "../model";
-import { placements } from "../probe";
+import { placementDefaults, placementOf } from "../probe";
 import { celsius } from "../quantity";
 import { chamberWith, heaterOf, heldAt, settingsOf, steadyRoom } from "../testing/build";
 import { INPUT, plainTrial, runTrial, stateSpace } from "../trial";
@@ -30,7 +30,7 @@ describe("the network as a system of equations", () => {
     });
     const network = buildNetwork(chamber);
     const { n, m, a, b } = stateSpace(network, false);
-    const u = [1, 10, 30, 0];
+    const u = [1, 10, 30, 0, 0, 0];
     const right = rowsOf(b, n, m).map((row) => [-row.reduce((sum, value, k) => sum + value * u[k]!, 0)]);
     const steady = (lusolve(matrix(rowsOf(a, n, n)), matrix(right)) as unknown as { toArray(): number[][] }).toArray();
     const { trace } = runTrial(plainTrial(chamber, settingsOf(90, 1, 1), 30, 10), 30);
@@ -85,13 +85,16 @@ describe("probe placements", () => {
     ["dryWell", 300, 0.97],
     ["filledWell", 80, 0.99],
   ] as const)("%s answers with τ = %d s and a share of %d of the product", (place, tau, share) => {
-    const { capacity, toProduct, toAir } = placements[place];
+    const { capacity, toProduct, toAir } = placementOf({ place, ...placementDefaults(place, chamberWith().cabinet) });
     expect(capacity / (toProduct + toAir)).toBeCloseTo(tau, 9);
     expect(toProduct / (toProduct + toAir)).toBeCloseTo(share, 9);
   });
 
   it("a bottle of water is calm: a time constant of about 4900 s", () => {
-    const { capacity, toAir } = placements.waterBottle;
+    const { capacity, toAir } = placementOf({
+      place: "waterBottle",
+      ...placementDefaults("waterBottle", chamberWith().cabinet),
+    });
     expect(Math.abs(capacity / toAir - 4900)).toBeLessThan(50);
   });
 });

@@ -1,14 +1,14 @@
-import type { Chamber } from "../model";
-import { placements } from "../probe";
-import { insideOf } from "./geometry";
-import { sealLength, wallConductance } from "./heatLoss";
-import { referenceCabinet } from "./reference";
+import type { Chamber, Stage, Vessel } from "../model";
+import { placementOf } from "../probe";
+import { contentsCapacity, fillingTable } from "./fillings";
+import { isVesselItself, vesselSize, vesselSurface } from "./geometry";
+import { lawOf, type CoolerLaw } from "./coolerLaw";
 
-export type NodeKind = "air" | "lining" | "heater" | "evaporator" | "vessel" | "probe";
+export type NodeKind = "air" | "lining" | "wall" | "heater" | "cold" | "vessel" | "probe" | "load";
 
 export interface NetworkNode {
   kind: NodeKind;
-  /** Which of the chamber's vessels or probes it is. */
+  /** Which of the chamber's vessels, probes or loads it is. */
   index: number;
   /** J/K */
   capacity: number;
@@ -23,103 +23,171 @@ export interface Link {
   conductance: number;
 }
 
-/**
- * Compressor law: Q = power·[1 + 0.04·(T_evap + 23.3) − 0.01·(T_room − 25)], W taken from the evaporator.
- * Linear in the state, so that each mode stays one matrix. Coefficients: engineering estimates.
- */
-export const COMPRESSOR = { perEvaporator: 0.04, evaporatorAt: -23.3, perRoom: -0.01, roomAt: 25 } as const;
-
-/** The chamber as heat capacities joined by conductances. */
+/** The chamber as heat capacities joined by conductances. Absent devices have the node −1. */
 export interface Network {
   nodes: NetworkNode[];
   links: Link[];
+  /** The medium that the product stands in: air, or the water of a bath. */
   air: number;
   lining: number;
   heater: number;
-  evaporator: number;
+  /** The cold body: evaporator, plate or ice. */
+  cold: number;
+  /** The node of each vessel that is judged: its contents, or their core. */
   vessels: number[];
+  /** All shells of each vessel from the core outwards, with their share of the contents. */
+  shells: { node: number; share: number }[][];
   probes: number[];
+  /** Loads that are put in later, in the order of the happenings. */
+  loads: number[];
   heaterPower: number;
-  coolerPower: number;
+  law: CoolerLaw;
+  /** kg; 0: the cold body is no ice. */
+  iceMass: number;
+  fanHeat: number;
 }
 
-/** Heat capacity per volume of wort with its share of the vessel, J/(m³K): 98 000 J/K for 23 L. */
-const CONTENTS_CAPACITY = 98_000 / 0.023;
+export const hasHeater = ({ heater }: Pick<Chamber, "heater">): boolean => heater.kind !== "none" && heater.power > 0;
+/** Whether there is cold that a controller can switch. */
+export const hasCooler = ({ cooler }: Pick<Chamber, "cooler">): boolean =>
+  (cooler.kind === "compressor" || cooler.kind === "peltier") && cooler.power > 0;
+const hasIce = ({ cooler }: Pick<Chamber, "cooler">): boolean => cooler.kind === "ice" && cooler.iceMass > 0;
+/** Heater and cooler are one plate. */
+export const isOnePlate = (chamber: Pick<Chamber, "heater" | "cooler">): boolean =>
+  chamber.heater.kind === "plate" && chamber.cooler.kind === "peltier" && hasHeater(chamber) && hasCooler(chamber);
+
+/** Conductivity of a jacket of felt or foam, W/mK (estimate). */
+const JACKET = 0.035;
+const jacketed = (film: number, thickness: number): number => (film <= 0 ? 0 : 1 / (1 / film + thickness / JACKET));
+
+/** Nested shells of equal shape conduct about 16 % too fast. */
+const SHELL_FACTOR = 0.84;
 
 /**
- * Builds the network of an upright cabinet, scaled from the reference cabinet (reference.ts) by its geometry:
- * wall loss by transmittance × area, leak by the length of the seal, air by volume, lining by inner area,
- * vessel films by surface (volume to ⅔), evaporator by cooling power.
+ * Conductances from the core outwards between shells of equal thickness of one vessel, and last from the outermost
+ * shell's middle to the surface, W/K: similar surfaces at the relative size s conduct k·S·s²/(R·Δs).
+ */
+function shellConductances(vessel: Vessel, count: number): number[] {
+  const { diameter, height } = vesselSize(vessel);
+  const radius = Math.min(diameter, height) / 2;
+  const k = fillingTable[vessel.filling].conductivity * SHELL_FACTOR * vesselSurface(vessel);
+  const thick = 1 / count;
+  return Array.from({ length: count }, (_, i) => {
+    const s = (i + 1) * thick;
+    return i + 1 < count ? (k * s * s) / (radius * thick) : k / ((radius * thick) / 2);
+  });
+}
+
+/**
+ * Builds the network of a chamber from its thermal parameters (thermal.ts):
+ * C_i dT_i/dt = Σ G_ij (T_j − T_i) + G_i,∞ (T_∞ − T_i) + q_i.
  */
 export function buildNetwork(chamber: Chamber): Network {
-  const { cabinet, heater, cooler } = chamber;
-  const ref = referenceCabinet;
-  const inside = insideOf(cabinet);
-  const refInside = insideOf(ref.cabinet);
-  const area = inside.area / refInside.area;
-  const cold = Math.max(0.2, cooler.power / ref.coolerPower);
-  const body = heater.power >= ref.largeHeaterFrom ? ref.largeHeater : ref.smallHeater;
+  const { thermal: t, cabinet } = chamber;
+  const nodes: NetworkNode[] = [];
+  const links: Link[] = [];
+  const add = (kind: NodeKind, index: number, capacity: number, toRoom = 0) =>
+    nodes.push({ kind, index, capacity, toRoom }) - 1;
+  const join = (a: number, b: number, conductance: number) => {
+    if (conductance > 0) links.push({ a, b, conductance });
+  };
 
-  const nodes: NetworkNode[] = [
-    {
-      kind: "air",
-      index: 0,
-      capacity: ref.air * (inside.volume / refInside.volume),
-      toRoom: ref.airToRoom * (sealLength(cabinet) / sealLength(ref.cabinet)),
-    },
-    {
-      kind: "lining",
-      index: 0,
-      capacity: ref.lining * area,
-      toRoom: ref.liningToRoom * (wallConductance(cabinet) / wallConductance(ref.cabinet)),
-    },
-    { kind: "heater", index: 0, capacity: body.capacity, toRoom: 0 },
-    { kind: "evaporator", index: 0, capacity: ref.evaporator * cold, toRoom: 0 },
-  ];
-  const [air, lining, heaterNode, evaporator] = [0, 1, 2, 3];
-  const links: Link[] = [
-    { a: air, b: lining, conductance: ref.airToLining * area },
-    { a: heaterNode, b: air, conductance: body.toAir },
-    { a: heaterNode, b: lining, conductance: body.toLining },
-    { a: evaporator, b: air, conductance: ref.evaporatorToAir * cold },
-    { a: evaporator, b: lining, conductance: ref.evaporatorToLining * cold },
-  ];
-  const vessels = chamber.vessels.map((vessel, index) => {
-    const surface = (vessel.volume / ref.vesselVolume) ** (2 / 3);
-    const node = nodes.push({ kind: "vessel", index, capacity: vessel.volume * CONTENTS_CAPACITY, toRoom: 0 }) - 1;
-    links.push({ a: node, b: air, conductance: ref.vesselToAir * surface });
-    links.push({ a: node, b: lining, conductance: ref.vesselToLining * surface });
-    return node;
+  const air = add("air", 0, t.airCapacity, t.airToRoom);
+  // The wall is cut into layers of equal mass and resistance; its steady loss stays the same.
+  const layers = t.wallLayers;
+  const lining = add("lining", 0, t.liningCapacity / layers, layers === 1 ? t.liningToRoom : 0);
+  let inner = lining;
+  for (let layer = 1; layer < layers; layer++) {
+    const last = layer === layers - 1;
+    const node = add("wall", layer, t.liningCapacity / layers, last ? t.liningToRoom * layers : 0);
+    join(inner, node, t.liningToRoom * layers);
+    inner = node;
+  }
+  join(air, lining, t.airToLining);
+
+  const onePlate = isOnePlate(chamber);
+  const cold = hasCooler(chamber) || hasIce(chamber) ? add("cold", 0, t.coldCapacity, t.coldToRoom) : -1;
+  const heater = onePlate ? cold : hasHeater(chamber) ? add("heater", 0, t.heaterCapacity, t.heaterToRoom) : -1;
+  if (cold >= 0) {
+    join(cold, air, t.coldToAir);
+    join(cold, lining, t.coldToLining);
+  }
+  if (heater >= 0 && !onePlate) {
+    join(heater, air, t.heaterToAir);
+    join(heater, lining, t.heaterToLining);
+  }
+
+  const own = cabinet.kind === "kettle" ? 0.7 : 1;
+  const shells = chamber.vessels.map((vessel, index) => {
+    const count = fillingTable[vessel.filling].shells;
+    const capacity = contentsCapacity(vessel) * (isVesselItself(cabinet.kind) ? own : 1);
+    const inwards = count > 1 ? shellConductances(vessel, count) : [];
+    const parts = Array.from({ length: count }, (_, i) => {
+      const share = ((i + 1) / count) ** 3 - (i / count) ** 3;
+      return { node: add("vessel", index, capacity * share), share };
+    });
+    for (let i = 0; i + 1 < count; i++) join(parts[i]!.node, parts[i + 1]!.node, inwards[i]! * vessel.count);
+    const skin = parts[count - 1]!.node;
+    const surface = vesselSurface(vessel);
+    const outwards = (film: number) => {
+      const bare = jacketed(film, vessel.jacket) * surface;
+      const last = inwards[count - 1];
+      return (last === undefined || bare === 0 ? bare : 1 / (1 / bare + 1 / last)) * vessel.count;
+    };
+    join(skin, air, outwards(t.filmToAir));
+    join(skin, lining, outwards(t.filmToLining));
+    if (index === 0 && heater >= 0) join(heater, skin, t.heaterToVessel);
+    if (index === 0 && cold >= 0 && !onePlate) join(cold, skin, t.coldToVessel);
+    return parts;
   });
+
   const probes = chamber.probes.map((probe, index) => {
-    const place = placements[probe.place];
-    const node = nodes.push({ kind: "probe", index, capacity: place.capacity, toRoom: 0 }) - 1;
-    const vessel = vessels[0];
-    if (place.toProduct > 0 && vessel !== undefined) links.push({ a: node, b: vessel, conductance: place.toProduct });
-    if (place.toAir > 0) links.push({ a: node, b: air, conductance: place.toAir });
+    const place = placementOf(probe);
+    const node = add("probe", index, place.capacity);
+    const first = shells[0];
+    if (first) join(node, place.skin ? first.at(-1)!.node : first[0]!.node, place.toProduct);
+    join(node, air, place.toAir);
     return node;
   });
+  // A load that is put in later is not joined to anything until then (variant.ts).
+  const loads = chamber.happenings
+    .filter((h) => h.kind === "loadIn")
+    .sort((a, b) => a.at - b.at)
+    .map((h, index) => add("load", index, h.volume * WATER));
+
   return {
     nodes,
     links,
     air,
     lining,
-    heater: heaterNode,
-    evaporator,
-    vessels,
+    heater,
+    cold,
+    vessels: shells.map((parts) => parts[0]!.node),
+    shells,
     probes,
-    heaterPower: heater.power,
-    coolerPower: cooler.power,
+    loads,
+    heaterPower: hasHeater(chamber) ? chamber.heater.power : 0,
+    law: hasCooler(chamber) ? lawOf(chamber.cooler) : lawOf({ ...chamber.cooler, kind: "none" }),
+    iceMass: hasIce(chamber) ? chamber.cooler.iceMass : 0,
+    fanHeat: t.fanHeat,
   };
 }
 
-/** Heat-loss coefficient of the closed cabinet in steady state, W per K between inside and room. */
-export function lossCoefficient(network: Network): number {
+/** The node whose temperature the band is for. */
+export const judgedNode = (network: Network, stage: Pick<Stage, "of">): number =>
+  stage.of === "air" ? network.air : network.vessels[0]!;
+
+/** J/(m³K) of water. */
+const WATER = 4.18e6;
+
+/** Heat-loss coefficient of the closed box in steady state, W per K between inside and room. */
+export function lossCoefficient({ thermal: t, cabinet, vessels }: Chamber): number {
   // With the air at 1 K and the room at 0, the lining settles between its two conductances in series.
-  const film = network.links
-    .filter((l) => (l.a === network.air && l.b === network.lining) || (l.b === network.air && l.a === network.lining))
-    .reduce((sum, l) => sum + l.conductance, 0);
-  const wall = network.nodes[network.lining]?.toRoom ?? 0;
-  const leak = network.nodes[network.air]?.toRoom ?? 0;
-  return (film * wall) / (film + wall) + leak;
+  const film = t.airToLining;
+  const wall = (film * t.liningToRoom) / (film + t.liningToRoom);
+  if (cabinet.kind !== "jacketed") return wall + t.airToRoom;
+  // The jacket is met by the vessel itself.
+  const surface = vesselSurface(vessels[0]!);
+  const skin = t.filmToLining * surface;
+  return (skin * t.liningToRoom) / (skin + t.liningToRoom) + t.airToRoom;
 }

@@ -14,7 +14,9 @@ export function newChamber(id: string, name: string, now: string): ChamberRecord
     name,
     settled: [],
     room: {},
+    roomSeries: null,
     cabinet: {},
+    thermal: {},
     heater: {},
     cooler: {},
     unit: {},
@@ -22,5 +24,6 @@ export function newChamber(id: string, name: string, now: string): ChamberRecord
     vessels: [{ vessel: {}, product: {} }],
     probes: [{ probe: {} }],
     stages: [{ stage: {} }],
+    happenings: [],
   };
 }

@@ -12,6 +12,9 @@ export const referenceCabinet = {
     depth: 0.6,
     insulation: 0.05,
     conductivity: 0.022,
+    collar: 0,
+    fan: false,
+    bath: 0,
   } satisfies Cabinet,
   coolerPower: 70,
   vesselVolume: 0.023,
@@ -26,7 +29,5 @@ export const referenceCabinet = {
   liningToRoom: 1.65,
   airToRoom: 0.25,
   smallHeater: { capacity: 450, toAir: 0.8, toLining: 0.4 },
-  /** From this power on a heater is taken as a fan heater with a large body. */
-  largeHeaterFrom: 300,
   largeHeater: { capacity: 900, toAir: 6, toLining: 2 },
 } as const;

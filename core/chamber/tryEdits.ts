@@ -9,7 +9,7 @@ export function contradictions(chamber: Chamber): string[] {
   const { room, cabinet, unit } = chamber;
   if (room.low > room.high) found.push("The room\u2019s coldest is above its warmest. Change the other one first.");
   const inside = insideOf(cabinet);
-  if (Math.min(inside.height, inside.width, inside.depth) < 0.1)
+  if (Math.min(inside.height, inside.width, inside.depth) < 0.05)
     found.push("With walls this thick hardly any room is left inside. Make the walls thinner or the cabinet larger.");
   if (unit.setpointLow >= unit.setpointHigh)
     found.push("The unit\u2019s lowest setpoint has to be below its highest. Change the other one first.");
@@ -18,6 +18,9 @@ export function contradictions(chamber: Chamber): string[] {
   for (const { product } of chamber.vessels) {
     if (product.finalGravity > product.originalGravity)
       found.push("The final gravity cannot be above the original gravity: sugar is used up, not made.");
+    const { heatCurve } = product;
+    if (heatCurve.some((p, i) => i > 0 && p.hours <= heatCurve[i - 1]!.hours))
+      found.push("The points of the heat curve have to follow each other in time. Change the hours of the later one.");
     if (product.packetLow >= product.packetHigh)
       found.push("The packet\u2019s coldest has to be below its warmest. Change the other one first.");
   }

@@ -1,15 +1,61 @@
-import type { Room } from "../model";
+import type { Chamber, Happening, Room, RoomSeries } from "../model";
 import { celsius, type Temperature } from "../quantity";
 
+const MONTH = 30 * 86_400;
+
 /**
- * Room temperature at a moment, °C: one sine a day between the room's lowest and highest, warmest at its hour.
+ * Room temperature at a moment, °C: one sine a day between the room's lowest and highest, warmest at its hour, on a
+ * mean that the season moves.
  * @param seconds since the trial's start
  * @param startHour clock hour of the start
  */
 export function roomTemperature(room: Room, seconds: number, startHour: number): Temperature {
   const hour = startHour + seconds / 3600;
   const phase = ((hour - room.warmestHour) * Math.PI) / 12;
-  return celsius((room.high + room.low) / 2 + ((room.high - room.low) / 2) * Math.cos(phase));
+  const season = (room.monthly * seconds) / MONTH;
+  return celsius((room.high + room.low) / 2 + ((room.high - room.low) / 2) * Math.cos(phase) + season);
 }
 
 export const meanRoom = (room: Room): Temperature => celsius((room.high + room.low) / 2);
+
+/** A recorded room at a moment, °C: straight lines between its points, its ends held before and after. */
+export function seriesTemperature({ seconds, temperatures }: RoomSeries, at: number): Temperature {
+  let low = 0;
+  let high = seconds.length - 1;
+  if (at <= seconds[0]!) return temperatures[0]!;
+  if (at >= seconds[high]!) return temperatures[high]!;
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (seconds[middle]! <= at) low = middle;
+    else high = middle;
+  }
+  const share = (at - seconds[low]!) / (seconds[high]! - seconds[low]!);
+  return celsius(temperatures[low]! + share * (temperatures[high]! - temperatures[low]!));
+}
+
+/** Weather comes and goes over some hours, s. */
+const FRONT = 6 * 3600;
+
+/** What cold snaps and heat waves add at a moment, K: each rises and falls over six hours. */
+export function weatherAt(happenings: readonly Happening[], at: number): number {
+  let sum = 0;
+  for (const h of happenings) {
+    if (h.kind !== "weather" || at < h.at) continue;
+    const end = h.lasting > 0 ? h.at + h.lasting : Infinity;
+    const front = Math.min(FRONT, h.lasting > 0 ? h.lasting / 2 : FRONT);
+    const share = Math.min((at - h.at) / front, (end - at) / front, 1);
+    if (share > 0) sum += h.by * share;
+  }
+  return sum;
+}
+
+type Around = Pick<Chamber, "room" | "roomSeries" | "happenings">;
+
+/** The air around the box at a moment, °C: recorded or daily swing and season, with its weather. */
+export const aroundAt = ({ room, roomSeries, happenings }: Around, seconds: number, startHour: number): number =>
+  (roomSeries ? seriesTemperature(roomSeries, seconds) : roomTemperature(room, seconds, startHour)) +
+  weatherAt(happenings, seconds);
+
+/** Whether one day of the room is like every other, so that a day of it is enough. */
+export const isDaily = ({ room, roomSeries, happenings }: Around): boolean =>
+  room.monthly === 0 && roomSeries === null && !happenings.some((h) => h.kind === "weather");

@@ -7,14 +7,16 @@ import {
   findingsOf,
   fitToUnit,
   genericUnit,
+  parametersOf,
   powerUp,
   resolutionOf,
   sentenceOf,
   settingsFor,
-  stepTwoOutlet,
+  stepUnit,
   switchingOf,
   wishFor,
   type Ask,
+  type Counts,
 } from ".";
 
 const ask = (low: number, high: number, target = (low + high) / 2, error = 0): Ask => ({
@@ -67,7 +69,7 @@ function swept(settings: Settings, unit: Unit, error: number) {
     const state = powerUp();
     for (let i = 0; i < 10_000; i++) {
       const t = from + direction * i * fine;
-      stepTwoOutlet(state, counts, reading(t), 1);
+      stepUnit(state, counts, reading(t), 1);
       if (on(state)) return t;
     }
     return NaN;
@@ -100,10 +102,10 @@ describe("settings from a band", () => {
         const settings = fitToUnit(wished, unit);
         const clamped = findingsOf(asked, wished, settings, unit).some((f) => f.id === "cannot-set");
         if (clamped) return;
-        const band = bandOf(settings);
+        const band = bandOf(settings, unit);
         expect(Math.abs(band.target - asked.target)).toBeLessThanOrEqual(step / 2 + 1e-6);
-        expect(Math.abs(band.low - bandOf(wished).low)).toBeLessThanOrEqual(step + 1e-6);
-        expect(Math.abs(band.high - bandOf(wished).high)).toBeLessThanOrEqual(step + 1e-6);
+        expect(Math.abs(band.low - bandOf(wished, unit).low)).toBeLessThanOrEqual(step + 1e-6);
+        expect(Math.abs(band.high - bandOf(wished, unit).high)).toBeLessThanOrEqual(step + 1e-6);
       }),
     );
   });
@@ -136,7 +138,7 @@ describe("findings", () => {
         const over = at.coolOn - asked.high - step;
         if (Math.abs(under) > slack) expect(found.some((f) => f.id === "heat-leaves-band")).toBe(under > 0);
         if (Math.abs(over) > slack) expect(found.some((f) => f.id === "cold-leaves-band")).toBe(over > 0);
-        const unset = (Object.keys(settings) as (keyof Settings)[]).filter((field) => {
+        const unset = parametersOf(unit).filter((field) => {
           const half = field === "compressorDelay" ? 30 : step / 2;
           return Math.abs(settings[field] - wished[field]) > half + 1e-6;
         });
@@ -167,13 +169,22 @@ describe("findings", () => {
     const settings = settingsFor(ask(18, 22), unit);
     const at = switchingOf(settings, unit, kelvins(0));
     const brute = swept(settings, unit, 0);
-    expect(Math.abs(at.heatOn - brute.heatOn)).toBeLessThan(0.02);
-    expect(Math.abs(at.coolOn - brute.coolOn)).toBeLessThan(0.02);
+    expect(Math.abs(at.heatOn! - brute.heatOn)).toBeLessThan(0.02);
+    expect(Math.abs(at.coolOn! - brute.coolOn)).toBeLessThan(0.02);
   });
 });
 
 describe("the two-outlet unit", () => {
-  const counts = { setpoint: 200, heatOn: 190, coolOn: 210, lowAlarm: 150, highAlarm: 250, offset: 0, delay: 300 };
+  const counts: Counts = {
+    ...countsOf(settingsFor(ask(19, 21), genericUnit("C")), genericUnit("C")),
+    heatOn: 190,
+    heatOff: 200,
+    coolOn: 210,
+    coolOff: 200,
+    lowAlarm: 150,
+    highAlarm: 250,
+    delay: 300,
+  };
 
   it("never commands heat and cold together and never starts the compressor within its delay", () => {
     const readings = fc.array(fc.tuple(fc.integer({ min: 150, max: 250 }), fc.constantFrom(1, 5, 60, 400)), {
@@ -189,7 +200,7 @@ describe("the two-outlet unit", () => {
         for (const [reading, dt] of steps) {
           const was = state.compressor;
           now += dt;
-          stepTwoOutlet(state, own, reading, dt);
+          stepUnit(state, own, reading, dt);
           expect(state.heating && (state.compressor || state.callsForCold)).toBe(false);
           if (!was && state.compressor) expect(now - stopped).toBeGreaterThanOrEqual(own.delay);
           if (was && !state.compressor) stopped = now;
@@ -201,7 +212,7 @@ describe("the two-outlet unit", () => {
   it("heats from one differential below up to the setpoint", () => {
     const state = powerUp();
     const heating = [200, 191, 190, 195, 199, 200, 195].map((reading) => {
-      stepTwoOutlet(state, counts, reading, 5);
+      stepUnit(state, counts, reading, 5);
       return state.heating;
     });
     expect(heating).toEqual([false, false, true, true, true, false, false]);
@@ -209,19 +220,19 @@ describe("the two-outlet unit", () => {
 
   it("waits after power-up, and forgets the call when the reading comes back by itself", () => {
     const state = powerUp();
-    stepTwoOutlet(state, counts, 215, 100);
+    stepUnit(state, counts, 215, 100);
     expect([state.callsForCold, state.compressor]).toEqual([true, false]);
-    stepTwoOutlet(state, counts, 200, 100);
+    stepUnit(state, counts, 200, 100);
     expect(state.callsForCold).toBe(false);
-    stepTwoOutlet(state, counts, 215, 100);
+    stepUnit(state, counts, 215, 100);
     expect(state.compressor).toBe(true);
   });
 
   it("sounds its absolute alarms at the limits", () => {
     const state = powerUp();
-    stepTwoOutlet(state, counts, 150, 5);
+    stepUnit(state, counts, 150, 5);
     expect([state.lowAlarm, state.highAlarm]).toEqual([true, false]);
-    stepTwoOutlet(state, counts, 250, 5);
+    stepUnit(state, counts, 250, 5);
     expect([state.lowAlarm, state.highAlarm]).toEqual([false, true]);
   });
 });

@@ -1,7 +1,17 @@
-import type { Settings, Unit } from "../model";
-import { kelvins, printDifference, printDuration, printTemperature, type Scale, type Temperature } from "../quantity";
+import type { SettingName, Settings, Unit } from "../model";
+import {
+  kelvins,
+  printDifference,
+  printDuration,
+  printTemperature,
+  type Scale,
+  type Temperature,
+  type TemperatureDifference,
+} from "../quantity";
+import { switchingOf } from "./counts";
+import { labelOf, parametersOf } from "./kinds";
 import type { Ask } from "./settings";
-import { resolutionOf, switchingOf } from "./unit";
+import { resolutionOf } from "./unit";
 
 /** Something asked that the unit does not give, with the nearest that it can. */
 export interface Finding {
@@ -13,27 +23,25 @@ export interface Finding {
 
 const SLACK = 1e-6;
 
-export const settingLabels: Record<keyof Settings, string> = {
-  setpoint: "Setpoint",
-  heatingDifferential: "Heating differential",
-  coolingDifferential: "Cooling differential",
-  compressorDelay: "Compressor delay",
-  lowAlarm: "Low alarm",
-  highAlarm: "High alarm",
-  offset: "Probe offset",
-};
-
-const temperatures = ["setpoint", "lowAlarm", "highAlarm"] as const;
-const differences = ["heatingDifferential", "coolingDifferential", "offset"] as const;
+const differences: readonly SettingName[] = [
+  "heatingDifferential",
+  "coolingDifferential",
+  "lowDeviation",
+  "highDeviation",
+  "offset",
+];
+/** Whether a parameter is a difference, a temperature or a time: they print, convert and step differently. */
+export const parameterType = (name: SettingName): "difference" | "temperature" | "time" =>
+  name === "compressorDelay" ? "time" : differences.includes(name) ? "difference" : "temperature";
 
 /** Prints one setting at the unit's resolution, or in the other scale in tenths. */
 export function printSetting(settings: Settings, field: keyof Settings, unit: Unit, scale: Scale = unit.scale): string {
   const resolution = scale === unit.scale ? unit.resolution : 0.1;
   if (field === "compressorDelay") return settings[field] === 0 ? "0\u00a0min" : printDuration(settings[field]);
   if (field === "offset") return printDifference(settings[field], scale, resolution, true);
-  return field === "heatingDifferential" || field === "coolingDifferential"
-    ? printDifference(settings[field], scale, resolution)
-    : printTemperature(settings[field], scale, resolution);
+  return parameterType(field) === "difference"
+    ? printDifference(settings[field] as TemperatureDifference, scale, resolution)
+    : printTemperature(settings[field] as Temperature, scale, resolution);
 }
 
 /**
@@ -60,23 +68,26 @@ export function findingsOf(
     found.push({
       id: "cannot-set",
       field,
-      text: `${settingLabels[field]}: ${asked} cannot be set on this unit. The nearest is ${say(field)}.`,
+      text: `${labelOf(field, unit)}: ${asked} cannot be set on this unit. The nearest is ${say(field)}.`,
     });
-  for (const field of temperatures)
-    if (Math.abs(wished[field] - settings[field]) > step / 2 + SLACK) cannot(field, show(wished[field]));
-  for (const field of differences)
-    if (Math.abs(wished[field] - settings[field]) > step / 2 + SLACK) cannot(field, showBy(wished[field]));
-  if (Math.abs(wished.compressorDelay - settings.compressorDelay) > 30 + SLACK)
-    cannot("compressorDelay", printDuration(wished.compressorDelay));
+  for (const field of parametersOf(unit)) {
+    const asked = wished[field];
+    const type = parameterType(field);
+    if (Math.abs(asked - settings[field]) <= (type === "time" ? 30 : step / 2) + SLACK) continue;
+    cannot(
+      field,
+      type === "time" ? printDuration(asked) : type === "difference" ? showBy(asked) : show(asked as Temperature),
+    );
+  }
 
   const at = switchingOf(settings, unit, ask.error);
-  if (at.heatOn < ask.low - step - SLACK)
+  if (at.heatOn !== null && at.heatOn < ask.low - step - SLACK)
     found.push({
       id: "heat-leaves-band",
       field: "heatingDifferential",
       text: `Heat comes on at ${exactly(at.heatOn)} at the probe, ${showBy(ask.low - at.heatOn)} below the coldest that you allow.${nearest(ask, settings, unit, "heating", scale)}`,
     });
-  if (at.coolOn > ask.high + step + SLACK)
+  if (at.coolOn !== null && at.coolOn > ask.high + step + SLACK)
     found.push({
       id: "cold-leaves-band",
       field: "coolingDifferential",

@@ -1,11 +1,7 @@
 import type { Settings, Unit } from "../model";
 import { celsius, printDuration, printTemperature, type Scale } from "../quantity";
-
-/** What is plugged in: the sentence leaves out what is not there. */
-export interface Plugged {
-  heater: boolean;
-  cooler: boolean;
-}
+import { outletsOf, type Plugged } from "./kinds";
+import { alarmsOf, pointsOf } from "./points";
 
 /**
  * What the unit will do, in words: the same on the screen, on the card and in the practice panel. Temperatures are
@@ -13,15 +9,31 @@ export interface Plugged {
  */
 export function sentenceOf(settings: Settings, unit: Unit, plugged: Plugged, scale: Scale = unit.scale): string[] {
   const show = (t: number) => printTemperature(celsius(t), scale, scale === unit.scale ? unit.resolution : 0.1);
-  const { setpoint, heatingDifferential, coolingDifferential, compressorDelay, lowAlarm, highAlarm } = settings;
-  const rest = compressorDelay > 0 ? `, once it has rested ${printDuration(compressorDelay)}` : ", at once";
-  return [
-    plugged.heater
-      ? `At ${show(setpoint - heatingDifferential)} and below the heater comes on; it goes off at ${show(setpoint)}.`
-      : "There is no heater: nothing lifts the temperature but the room and the product itself.",
-    plugged.cooler
-      ? `At ${show(setpoint + coolingDifferential)} and above the fridge comes on${rest}; it goes off at ${show(setpoint)}.`
-      : "There is no cooling: nothing brings the temperature down but a colder room.",
-    `Between the two, both are off. The alarm sounds at ${show(lowAlarm)} and below, and at ${show(highAlarm)} and above.`,
+  const { heat, cold } = outletsOf(unit);
+  const points = pointsOf(settings, unit);
+  const delay = unit.delayHigh > 0 ? settings.compressorDelay : 0;
+  const rest = delay > 0 ? `, once it has rested ${printDuration(delay)}` : ", at once";
+  const device = plugged.compressor === false ? "the cooling" : "the fridge";
+  const lines = [
+    plugged.heater && heat
+      ? `At ${show(points.heatOn)} and below the heater comes on; it goes off at ${show(points.heatOff)}.`
+      : plugged.heater
+        ? "The heater is not switched by this unit."
+        : "There is no heater: nothing lifts the temperature but the room and the product itself.",
+    plugged.cooler && cold
+      ? `At ${show(points.coolOn)} and above ${device} comes on${rest}; it goes off at ${show(points.coolOff)}.`
+      : plugged.cooler
+        ? "The cooling is not switched by this unit."
+        : "There is no cooling: nothing brings the temperature down but a colder room.",
   ];
+  const alarms = alarmsOf(settings, unit);
+  const sounds = [
+    alarms.low === null ? "" : `at ${show(alarms.low)} and below`,
+    alarms.high === null ? "" : `at ${show(alarms.high)} and above`,
+  ].filter(Boolean);
+  const wait = unit.alarmDelay > 0 ? `, once that has lasted ${printDuration(unit.alarmDelay)}` : "";
+  lines.push(
+    `${plugged.heater && plugged.cooler && heat && cold ? "Between the two, both are off. " : ""}${sounds.length ? `The alarm sounds ${sounds.join(", and ")}${wait}.` : "No alarm will sound."}`,
+  );
+  return lines;
 }

@@ -1,5 +1,7 @@
-import type { Settings, Unit } from "../model";
+import type { Settings, Unit, Wish } from "../model";
 import { celsius, kelvins, type Temperature, type TemperatureDifference } from "../quantity";
+import { outletsOf } from "./kinds";
+import { pointsOf, settingsAt, type Points } from "./points";
 import { fitToUnit } from "./unit";
 
 /** Least differentials that keep heat and cold from chasing each other, K (run-on of the other device and 0.2). */
@@ -19,6 +21,7 @@ export interface Ask {
   margins: Margins | null;
   /** How much warmer than its probe the product can be when cold is called for, K: its own heat has to get out. */
   stray?: TemperatureDifference;
+  wish?: Wish;
 }
 
 /** Rest that protects a compressor, s (common practice: 3 to 10 minutes, 5 usual; no source). */
@@ -28,33 +31,92 @@ const LEAST_DIFFERENTIAL = 0.3;
 /** Distance of the alarms from the band, K: outside of what is normal, near enough to sound in time (our estimate). */
 const ALARM_DISTANCE = 1.5;
 
+/** Longest rest that is asked for where the compressor shall rest most, s. */
+const LONG_DELAY = 600;
+
 /**
- * The settings that a band and a target ask for: setpoint at the target, differentials out to the ends of the band
- * (short of the warm end by what the product strays from its probe), but never less than the margins that keep heat
- * and cold apart. Not yet rounded to a unit.
+ * The readings between which heat and cold shall work. By the band: off at the target, on at the ends of the band
+ * (short of the warm end by what the product strays from its probe). Tight: as near as the margins let them. Restful:
+ * each runs to the far side of the target, as far as the band lets it. Edge: a small heating differential under a
+ * setpoint above the target, so that the product lives around the target in a cold room. Never less apart than the
+ * margins that keep heat and cold from chasing each other. Not yet rounded to a unit.
  */
-export function wishFor(ask: Ask): Settings {
-  const heating = kelvins(Math.max(ask.target - ask.low, ask.margins?.heating ?? 0, LEAST_DIFFERENTIAL));
-  const cooling = kelvins(
-    Math.max(ask.high - ask.target - (ask.stray ?? 0), ask.margins?.cooling ?? 0, LEAST_DIFFERENTIAL),
-  );
-  return {
+export function wishedPoints(ask: Ask): Points {
+  const { low, high, target } = ask;
+  const least = (side: "heating" | "cooling") => Math.max(ask.margins?.[side] ?? 0, LEAST_DIFFERENTIAL);
+  const stray = ask.stray ?? 0;
+  const wish = ask.wish ?? "band";
+  const points = (off: number, heating: number, cooling: number): Points => ({
+    heatOn: celsius(off - heating),
+    heatOff: celsius(off),
+    coolOn: celsius(off + cooling),
+    coolOff: celsius(off),
+  });
+  if (wish === "tight") return points(target, least("heating"), least("cooling"));
+  if (wish === "edge") {
+    const heating = least("heating");
+    const off = Math.min(high, target + heating / 2);
+    return points(off, heating, Math.max(high - off - stray, least("cooling")));
+  }
+  const heating = Math.max(target - low, least("heating"));
+  const cooling = Math.max(high - target - stray, least("cooling"));
+  return points(target, heating, cooling);
+}
+
+/** The settings that a band, a target and a wish ask for, on a kind of unit. Not yet rounded to it. */
+export function wishFor(
+  ask: Ask,
+  unit: Pick<Unit, "kind" | "outlet"> = { kind: "twoDifferentials", outlet: "heat" },
+): Settings {
+  const points = wishedPoints(ask);
+  if (unit.kind === "oneDifferential") {
+    // One number for both sides: what the band lets both have, but no less than either margin.
+    const sides = [points.heatOff - points.heatOn, points.coolOn - points.coolOff];
+    const margins = Math.max(ask.margins?.heating ?? 0, ask.margins?.cooling ?? 0, LEAST_DIFFERENTIAL);
+    const shared = Math.max(margins, Math.min(...sides));
+    points.heatOn = celsius(points.heatOff - shared);
+    points.coolOn = celsius(points.coolOff + shared);
+  }
+  const lowest = Math.min(ask.low, points.heatOn);
+  const highest = Math.max(ask.high, points.coolOn);
+  const rest: Settings = {
     setpoint: ask.target,
-    heatingDifferential: heating,
-    coolingDifferential: cooling,
-    compressorDelay: USUAL_DELAY,
-    lowAlarm: celsius(Math.min(ask.low, ask.target - heating) - ALARM_DISTANCE),
-    highAlarm: celsius(Math.max(ask.high, ask.target + cooling) + ALARM_DISTANCE),
+    heatingDifferential: kelvins(0),
+    coolingDifferential: kelvins(0),
+    coldSetpoint: ask.target,
+    lowLimit: points.heatOn,
+    highLimit: points.heatOff,
+    compressorDelay: ask.wish === "restful" ? LONG_DELAY : USUAL_DELAY,
+    lowAlarm: celsius(lowest - ALARM_DISTANCE),
+    highAlarm: celsius(highest + ALARM_DISTANCE),
+    lowDeviation: kelvins(points.heatOff - lowest + ALARM_DISTANCE),
+    highDeviation: kelvins(highest - points.heatOff + ALARM_DISTANCE),
     offset: kelvins(ask.error === 0 ? 0 : -ask.error),
   };
+  return settingsAt(points, unit, rest);
 }
 
 /** Settings for a band, rounded to the unit and within its limits. */
-export const settingsFor = (ask: Ask, unit: Unit): Settings => fitToUnit(wishFor(ask), unit);
+export const settingsFor = (ask: Ask, unit: Unit): Settings => fitToUnit(wishFor(ask, unit), unit);
+
+/** Settings that come on at two limits and go off halfway, for units that are not set by limits themselves. */
+export function settingsForLimits(low: Temperature, high: Temperature, unit: Unit, rest: Settings): Settings {
+  const { heat, cold } = outletsOf(unit);
+  const both = heat && cold;
+  const off = celsius((low + high) / 2);
+  const points: Points = both
+    ? { heatOn: low, heatOff: off, coolOn: high, coolOff: off }
+    : { heatOn: low, heatOff: high, coolOn: high, coolOff: low };
+  return fitToUnit(settingsAt(points, unit, rest), unit);
+}
 
 /** The band that settings hold the reading in: the way back from settings to what was asked. */
-export const bandOf = (settings: Settings): Pick<Ask, "low" | "high" | "target"> => ({
-  low: celsius(settings.setpoint - settings.heatingDifferential),
-  high: celsius(settings.setpoint + settings.coolingDifferential),
-  target: settings.setpoint,
-});
+export function bandOf(settings: Settings, unit: Unit): Pick<Ask, "low" | "high" | "target"> {
+  const { heat, cold } = outletsOf(unit);
+  const points = pointsOf(settings, unit);
+  return {
+    low: heat ? points.heatOn : points.coolOff,
+    high: cold ? points.coolOn : points.heatOff,
+    target: heat ? points.heatOff : points.coolOff,
+  };
+}

@@ -1,6 +1,5 @@
-import type { Settings, Unit } from "../model";
+import type { Settings, Unit, UnitKind } from "../model";
 import {
-  celsius,
   differenceFromScale,
   differenceInScale,
   fromScale,
@@ -13,16 +12,29 @@ import {
   type TemperatureDifference,
 } from "../quantity";
 
-/** A plug-in unit with two outlets and two differentials, limits as is common practice (no source). */
-export const genericUnit = (scale: Scale): Unit => ({
+/** A plain unit of a kind, its limits as is common practice (no source); its sheet is empty until somebody fills it in. */
+export const genericUnit = (scale: Scale, kind: UnitKind = "twoDifferentials"): Unit => ({
+  kind,
+  outlet: "heat",
   scale,
   resolution: 0.1,
   setpointLow: fromScale(scale === "C" ? -40 : -40, scale),
-  setpointHigh: fromScale(scale === "C" ? 110 : 230, scale),
+  setpointHigh: fromScale(scale === "C" ? 150 : 300, scale),
   differentialLow: differenceFromScale(scale === "C" ? 0.3 : 0.5, scale),
   differentialHigh: differenceFromScale(scale === "C" ? 15 : 27, scale),
   delayHigh: 600,
   offsetLimit: differenceFromScale(scale === "C" ? 8 : 14, scale),
+  restAtStart: true,
+  alarms: kind === "heatOnly" ? "deviation" : kind === "oneDifferential" || kind === "twoLimits" ? "none" : "absolute",
+  alarmDelay: 0,
+  alarmHysteresis: kelvins(0),
+  atFault: "off",
+  name: "",
+  enter: "",
+  leave: "",
+  pause: "unknown",
+  pauseAfter: 10,
+  labels: {},
 });
 
 /** Nearest temperature that the unit can be set to: a multiple of its resolution in its own scale. */
@@ -59,64 +71,20 @@ export function fitToUnit(wished: Settings, unit: Unit): Settings {
       scale,
     );
   const { differentialLow, differentialHigh, offsetLimit } = unit;
+  const heating = difference(wished.heatingDifferential, differentialLow, differentialHigh);
+  const shared = unit.kind === "oneDifferential";
   return {
     setpoint: point(wished.setpoint),
-    heatingDifferential: difference(wished.heatingDifferential, differentialLow, differentialHigh),
-    coolingDifferential: difference(wished.coolingDifferential, differentialLow, differentialHigh),
+    heatingDifferential: heating,
+    coolingDifferential: shared ? heating : difference(wished.coolingDifferential, differentialLow, differentialHigh),
+    coldSetpoint: point(wished.coldSetpoint),
+    lowLimit: point(wished.lowLimit),
+    highLimit: point(wished.highLimit),
     compressorDelay: within(wished.compressorDelay, 0, unit.delayHigh, 60),
     lowAlarm: point(wished.lowAlarm),
     highAlarm: point(wished.highAlarm),
+    lowDeviation: difference(wished.lowDeviation, kelvins(0), kelvins(100)),
+    highDeviation: difference(wished.highDeviation, kelvins(0), kelvins(100)),
     offset: difference(wished.offset, kelvins(-offsetLimit), offsetLimit),
-  };
-}
-
-/** Settings as whole steps of the unit's resolution, as its own arithmetic sees them; delay in s. */
-export interface Counts {
-  setpoint: number;
-  heatOn: number;
-  coolOn: number;
-  lowAlarm: number;
-  highAlarm: number;
-  offset: number;
-  delay: number;
-}
-
-export function countsOf(settings: Settings, unit: Unit): Counts {
-  const point = (t: Temperature) => stepsOf(inScale(t, unit.scale), unit.resolution);
-  const difference = (d: TemperatureDifference) => stepsOf(differenceInScale(d, unit.scale), unit.resolution);
-  const setpoint = point(settings.setpoint);
-  return {
-    setpoint,
-    heatOn: setpoint - difference(settings.heatingDifferential),
-    coolOn: setpoint + difference(settings.coolingDifferential),
-    lowAlarm: point(settings.lowAlarm),
-    highAlarm: point(settings.highAlarm),
-    offset: difference(settings.offset),
-    delay: settings.compressorDelay,
-  };
-}
-
-/** The temperatures at the probe's place at which a unit really switches. */
-export interface Switching {
-  heatOn: Temperature;
-  heatOff: Temperature;
-  coolOn: Temperature;
-  coolOff: Temperature;
-}
-
-/**
- * True temperatures at which the unit switches: its display rounds, so a reading of n steps begins half a step
- * below n; offset and the probe's own error shift all of it.
- * @param error how much the probe shows above the truth, K
- */
-export function switchingOf(settings: Settings, unit: Unit, error: TemperatureDifference): Switching {
-  const counts = countsOf(settings, unit);
-  const at = (steps: number): Temperature =>
-    celsius(fromScale((steps - counts.offset) * unit.resolution, unit.scale) - error);
-  return {
-    heatOn: at(counts.heatOn + 0.5),
-    heatOff: at(counts.setpoint - 0.5),
-    coolOn: at(counts.coolOn - 0.5),
-    coolOff: at(counts.setpoint + 0.5),
   };
 }

@@ -3,3 +3,8 @@ export * from "./fields";
 export * from "./record";
 export * from "./sections";
 export * from "./publishedSchema";
+export * from "./box";
+export * from "./devices";
+export * from "./happenings";
+export * from "./load";
+export * from "./unit";

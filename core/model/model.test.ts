@@ -7,6 +7,7 @@ import {
   EditRefused,
   fill,
   preferencesRecord,
+  RECORD_VERSION,
   sectionShapes,
   sparse,
   storedValue,
@@ -73,7 +74,7 @@ describe("records", () => {
     const preferences = {
       id: "preferences",
       kind: "preferences",
-      schemaVersion: 1,
+      schemaVersion: RECORD_VERSION,
       revision: 0,
       updatedAt: "2026-01-01T00:00:00.000Z",
       demo: false,

@@ -1,22 +1,12 @@
 import * as z from "zod";
 import { sparse } from "./fields";
-import {
-  cabinetShape,
-  coolerShape,
-  heaterShape,
-  probeShape,
-  productShape,
-  roomShape,
-  settingsShape,
-  stageShape,
-  unitShape,
-  vesselShape,
-} from "./sections";
+import { happening, roomSeries } from "./happenings";
+import { sectionShapes as shapes } from "./sections";
 
 /** Version of the record's form. A record with a lower one passes through the migrations first. */
-export const RECORD_VERSION = 1;
+export const RECORD_VERSION = 2;
 /** Version of the default values: it rises when a default changes, so that a record knows what it was filled with. */
-export const DEFAULTS_VERSION = 1;
+export const DEFAULTS_VERSION = 2;
 
 export const stations = ["job", "box", "heat", "probe", "settings"] as const;
 export type Station = (typeof stations)[number];
@@ -39,15 +29,26 @@ export const chamberRecord = z.strictObject({
   createdAt: z.iso.datetime(),
   /** Stations that the person has looked at and found right. */
   settled: z.array(z.enum(stations)),
-  room: sparse(roomShape),
-  cabinet: sparse(cabinetShape),
-  heater: sparse(heaterShape),
-  cooler: sparse(coolerShape),
-  unit: sparse(unitShape),
-  settings: sparse(settingsShape),
-  vessels: z.array(z.strictObject({ vessel: sparse(vesselShape), product: sparse(productShape) })).min(1),
-  probes: z.array(z.strictObject({ probe: sparse(probeShape) })).min(1),
-  stages: z.array(z.strictObject({ stage: sparse(stageShape) })).min(1),
+  room: sparse(shapes.room),
+  /** A recorded room in the place of the daily swing; null where there is none. */
+  roomSeries: roomSeries.nullable(),
+  cabinet: sparse(shapes.cabinet),
+  thermal: sparse(shapes.thermal),
+  heater: sparse(shapes.heater),
+  cooler: sparse(shapes.cooler),
+  unit: sparse(shapes.unit),
+  settings: sparse(shapes.settings),
+  vessels: z
+    .array(z.strictObject({ vessel: sparse(shapes.vessel), product: sparse(shapes.product) }))
+    .min(1)
+    .max(8),
+  probes: z
+    .array(z.strictObject({ probe: sparse(shapes.probe) }))
+    .min(1)
+    .max(6),
+  stages: z.array(z.strictObject({ stage: sparse(shapes.stage) })).min(1),
+  /** What happens in the course of its trial. */
+  happenings: z.array(happening).max(60),
 });
 export type ChamberRecord = z.infer<typeof chamberRecord>;
 
@@ -58,7 +59,7 @@ export const preferencesRecord = z.strictObject({
   system: z.enum(["metric", "customary"]),
   theme: z.enum(["auto", "stoneware", "cellar"]),
   singleKeys: z.boolean(),
-  trialDays: z.union([z.literal(1), z.literal(3), z.literal(7), z.literal(14), z.literal(30)]),
+  trialDays: z.union([z.literal(1), z.literal(3), z.literal(7), z.literal(14), z.literal(30), z.literal(60)]),
   /** The demo has been put in once; it does not come back unasked. */
   demoSeeded: z.boolean(),
 });
@@ -71,7 +72,7 @@ export const BACKUP_FORMAT = "gentle-crock-workshop";
 /** The file that a whole workshop is exported to; its JSON Schema is published in public/schema/. */
 export const backupFile = z.strictObject({
   format: z.literal(BACKUP_FORMAT),
-  version: z.literal(1),
+  version: z.literal(2),
   exportedAt: z.iso.datetime(),
   records: z.array(workshopRecord),
 });

@@ -1,4 +1,4 @@
-import type { ProbePlace } from "../model";
+import type { Cabinet, Probe, ProbePlace } from "../model";
 
 /** How a probe hangs between vessel and air. */
 export interface Placement {
@@ -7,53 +7,108 @@ export interface Placement {
   /** Conductance to the vessel's contents and to the air, W/K. */
   toProduct: number;
   toAir: number;
-  label: string;
-  /** What this place gives and what it costs, for people. */
-  trade: string;
+  /** It touches the vessel's skin, not its core. */
+  skin: boolean;
 }
 
 const PROBE_CAPACITY = 4;
+const BOTTLE_CAPACITY = 2200;
 
-/** C = 4 J/K; G_product = w·C/τ, G_air = (1−w)·C/τ. Time constants and shares: engineering estimates (docs/sources.md). */
-const between = (tau: number, share: number, label: string, trade: string): Placement => ({
-  capacity: PROBE_CAPACITY,
-  toProduct: (share * PROBE_CAPACITY) / tau,
-  toAir: ((1 - share) * PROBE_CAPACITY) / tau,
+interface Place {
+  label: string;
+  /** What this place gives and what it costs, for people. */
+  trade: string;
+  /** Time constant, s, and share of the product: engineering estimates (docs/sources.md). */
+  lag: number;
+  share: number;
+  skin: boolean;
+}
+
+const place = (lag: number, share: number, skin: boolean, label: string, trade: string): Place => ({
   label,
   trade,
+  lag,
+  share,
+  skin,
 });
 
-export const placements: Record<ProbePlace, Placement> = {
-  strapped: between(
+export const placements: Record<ProbePlace, Place> = {
+  strapped: place(
     180,
     0.85,
+    true,
     "Strapped to the vessel, under insulation",
-    "Steady and simple. It reads the skin, mostly the beer.",
+    "Steady and simple. It reads the skin, mostly the product.",
   ),
-  bare: between(
+  bare: place(
     120,
     0.55,
+    true,
     "Taped to the vessel, bare",
-    "Reads half beer, half air: it switches sooner and drifts more.",
+    "Reads half product, half air: it switches sooner and drifts more.",
   ),
-  dryWell: between(
+  dryWell: place(
     300,
     0.97,
+    false,
     "In a dry thermowell",
     "Reads the true middle, but late: the air swings further before it knows.",
   ),
-  filledWell: between(
+  filledWell: place(
     80,
     0.99,
+    false,
     "In a thermowell filled with water or oil",
     "Reads the middle with less lag. The filling has to be topped up.",
   ),
-  air: between(150, 0, "Hanging in the air", "The air swings little, the beer drifts with its own heat."),
-  waterBottle: {
-    capacity: 2200,
-    toProduct: 0,
-    toAir: 0.45,
-    label: "In a bottle of water",
-    trade: "Very calm readings for a serving cabinet; it knows nothing of the beer's own heat.",
-  },
+  core: place(
+    60,
+    1,
+    false,
+    "Pushed into the product itself",
+    "For cakes, meat and mash: it knows the product\u2019s own heat. Clean it as you would a knife.",
+  ),
+  air: place(150, 0, false, "Hanging in the air", "The air swings little, the product drifts with its own heat."),
+  waterBottle: place(
+    4900,
+    0,
+    false,
+    "In a bottle of water",
+    "Very calm readings for a serving cabinet; it knows nothing of the product\u2019s own heat.",
+  ),
 };
+
+/** Where the medium moves or is water, a probe in it answers sooner, s. */
+function lagInMedium({ kind, fan }: Cabinet): number {
+  if (kind === "crock") return 40;
+  if (kind === "kettle") return 45;
+  if (kind === "drum" || kind === "brick") return 25;
+  return fan ? 60 : placements.air.lag;
+}
+
+/** Time constant and share of the product that a place has in a box. In a kettle the liquid is the product. */
+export const placementDefaults = (where: ProbePlace, cabinet: Cabinet): Pick<Probe, "lag" | "share"> => ({
+  lag: where === "air" ? lagInMedium(cabinet) : placements[where].lag,
+  share: where === "air" && cabinet.kind === "kettle" ? 1 : placements[where].share,
+});
+
+/** What a place is called in a box: what a probe hangs in is not air everywhere. */
+export function placeLabel(where: ProbePlace, { kind }: Pick<Cabinet, "kind">): string {
+  if (where !== "air") return placements[where].label;
+  if (kind === "crock") return "In the water of the bath";
+  if (kind === "kettle") return "In the liquid, near the outlet";
+  if (kind === "jacketed") return "In the headspace, above the liquid";
+  return kind === "drum" || kind === "brick" ? "In the air, at the height of the grate" : placements.air.label;
+}
+
+/** C = 4 J/K (a bottle of water 2200); G_product = w·C/τ, G_air = (1 − w)·C/τ. */
+export function placementOf(probe: Pick<Probe, "place" | "lag" | "share">): Placement {
+  const capacity = probe.place === "waterBottle" ? BOTTLE_CAPACITY : PROBE_CAPACITY;
+  const all = capacity / probe.lag;
+  return {
+    capacity,
+    toProduct: probe.share * all,
+    toAir: (1 - probe.share) * all,
+    skin: placements[probe.place].skin,
+  };
+}

@@ -57,9 +57,21 @@ export function stepFerment(state: FermentState, kind: ProductKind, t: number, d
   return fermented;
 }
 
-/** Largest own heat at a steady temperature, W: the steepest point of the logistic course, Q·k/4. */
+/** Largest own heat of one vessel at a steady temperature, W: the steepest point of the logistic course, Q·k/4, or of the typed curve. */
 export const peakOwnHeat = (product: Product, volume: number, t: Temperature): number =>
-  (fermentationHeat(product, volume) * RATE_AT_20[product.kind] * Q10 ** ((t - 20) / 10)) / DAY / 4;
+  product.kind === "hold"
+    ? Math.max(0, ...product.heatCurve.map((p) => p.watts))
+    : (fermentationHeat(product, volume) * RATE_AT_20[product.kind] * Q10 ** ((t - 20) / 10)) / DAY / 4;
+
+/** Own heat by a typed curve at a moment, W: straight lines between its points, nothing before and after them. */
+export function curveHeat(curve: Product["heatCurve"], hours: number): number {
+  for (let i = 0; i + 1 < curve.length; i++) {
+    const [a, b] = [curve[i]!, curve[i + 1]!];
+    if (hours >= a.hours && hours <= b.hours)
+      return b.hours === a.hours ? b.watts : a.watts + ((b.watts - a.watts) * (hours - a.hours)) / (b.hours - a.hours);
+  }
+  return 0;
+}
 
 /**
  * Where beer begins to freeze, °C: −(0.42·ABW + 0.04·OE + 0.2). Value from memory of a brewing rule; the true point

@@ -54,6 +54,12 @@ export const measures = {
     customary: unit("W", 1, 1, "watt", "watts"),
     others: [unit("kW", 1000, 0.01, "kw")],
   },
+  mass: {
+    name: "mass",
+    metric: unit("kg", 1, 0.1, "kilogram", "kilograms"),
+    customary: unit("lb", 0.45359237, 0.1, "lbs", "pound", "pounds"),
+    others: [unit("g", 1e-3, 1)],
+  },
   minutes: {
     name: "time",
     metric: unit("min", 60, 1, "m", "minute", "minutes"),

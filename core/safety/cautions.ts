@@ -1,8 +1,14 @@
+import type { CabinetKind, CoolerKind, HeaterKind } from "../model";
+
+const fridges = ["upright", "underCounter", "fridgeFreezer", "chest", "wine", "warmBox"] as const;
+
 /** A caution as data, so that screen, card and test use the same one. Sources: docs/sources.md. */
 export interface Caution {
   id: string;
   /** Where the decision is made that it speaks of. */
   at: readonly ("job" | "box" | "heat" | "probe" | "settings" | "card")[];
+  /** Only with these boxes or devices; everywhere where it says nothing. */
+  only?: readonly (CabinetKind | HeaterKind | CoolerKind)[];
   title: string;
   text: string;
 }
@@ -17,6 +23,7 @@ export const cautions: readonly Caution[] = [
   {
     id: "drilling",
     at: ["box"],
+    only: fridges,
     title: "Before you drill",
     text: "Cabinet walls hide refrigerant lines, and most cabinets hold isobutane, which burns. Bring cables in through the door seal or the drain. If a line is pierced, air the room and touch no switch.",
   },
@@ -39,6 +46,34 @@ export const cautions: readonly Caution[] = [
     text: "Keep the heater clear of plastic, cardboard and the vessel\u2019s wrapping, fixed so that it cannot fall. Controllers and relays can fail switched on: fit a thermal cut-out that does not depend on them.",
   },
   {
+    id: "carbon-monoxide",
+    at: ["box", "heat"],
+    only: ["charcoal", "drum", "brick"],
+    title: "Carbon monoxide",
+    text: "A charcoal fire gives off a gas that kills without a smell. Never indoors, never in a garage, and not under an open window. Ash stays hot for a day.",
+  },
+  {
+    id: "hot-surfaces",
+    at: ["box", "heat"],
+    only: ["crock", "kettle", "drum", "brick", "lamp", "immersion"],
+    title: "Hot surfaces and hot liquid",
+    text: "Gloves, a stable stand, nothing that burns within an arm\u2019s length. An element that falls dry burns out: fill first, then switch on.",
+  },
+  {
+    id: "lamp",
+    at: ["heat"],
+    only: ["lamp", "bulb"],
+    title: "Lamps as heaters",
+    text: "Two fixings, a guard, and clear of anything that burns: a fallen lamp is a fire. Never the thermostat alone.",
+  },
+  {
+    id: "ice-water",
+    at: ["heat"],
+    only: ["ice", "peltier"],
+    title: "Water and mains",
+    text: "Melted ice and condensed water find every socket. Keep all mains parts above it and use residual-current protection.",
+  },
+  {
     id: "heater-thermostat",
     at: ["heat"],
     title: "A heater with a thermostat of its own",
@@ -53,6 +88,7 @@ export const cautions: readonly Caution[] = [
   {
     id: "fridge-thermostat",
     at: ["heat"],
+    only: ["compressor"],
     title: "The fridge\u2019s own thermostat",
     text: "Turn its dial to the coldest, so that only your controller decides. A fridge with electronic controls may stay off after its power was cut: try that first.",
   },
@@ -70,4 +106,8 @@ export const cautions: readonly Caution[] = [
   },
 ];
 
-export const cautionsAt = (place: Caution["at"][number]): Caution[] => cautions.filter((c) => c.at.includes(place));
+/** The cautions of a place; with what is there, also those that only belong to it, and none that do not. */
+export const cautionsAt = (place: Caution["at"][number], ...there: NonNullable<Caution["only"]>[number][]): Caution[] =>
+  cautions.filter(
+    (c) => c.at.includes(place) && (!c.only || there.length === 0 || c.only.some((o) => there.includes(o))),
+  );

@@ -1,5 +1,13 @@
 import { describe as describeChamber, newChamber } from "../chamber";
-import { applyEdits, type Chamber, type ChamberRecord, type Edit, type Settings } from "../model";
+import {
+  applyEdits,
+  type Chamber,
+  type ChamberRecord,
+  type Edit,
+  type Happening,
+  type ProbePlace,
+  type Settings,
+} from "../model";
 import { celsius, kelvins } from "../quantity";
 
 /** A chamber record for tests, with edits on top of the defaults. */
@@ -25,15 +33,27 @@ export const settingsOf = (setpoint: number, heating: number, cooling: number, d
   setpoint: celsius(setpoint),
   heatingDifferential: kelvins(heating),
   coolingDifferential: kelvins(cooling),
+  coldSetpoint: celsius(setpoint),
+  lowLimit: celsius(setpoint - heating),
+  highLimit: celsius(setpoint),
   compressorDelay: delay,
   lowAlarm: celsius(-40),
   highAlarm: celsius(110),
+  lowDeviation: kelvins(0),
+  highDeviation: kelvins(0),
   offset: kelvins(0),
 });
 
 export const heaterOf = (power: number): Edit => ({ section: "heater", field: "power", value: power });
-export const probeAt = (place: "air" | "strapped" | "dryWell"): Edit => ({
+export const probeAt = (place: ProbePlace): Edit => ({
   section: "probe",
   field: "place",
   value: place,
 });
+
+/** A record that meets happenings, each given without its id. */
+export const meeting = (record: ChamberRecord, ...happenings: DistributiveOmit<Happening, "id">[]): ChamberRecord => ({
+  ...record,
+  happenings: happenings.map((h, i) => ({ ...h, id: `h${i}` }) as Happening),
+});
+type DistributiveOmit<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;

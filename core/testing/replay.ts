@@ -1,29 +1,35 @@
 import * as odex from "odex";
-import { COMPRESSOR, type Network } from "../chamber";
-import { roomTemperature } from "../climate";
-import type { RunState, TrialInput, Watcher } from "../trial";
+import type { Network } from "../chamber";
+import { aroundAt } from "../climate";
+import type { IcePhase, RunState, TrialInput, Watcher } from "../trial";
 
 // The package is CommonJS: its class stands in the namespace, or in its default, as the loader has it.
 const { Solver } = "Solver" in odex ? odex : (odex as unknown as { default: typeof odex }).default;
 
-/** Temperatures and commands of a trial at every step, as a test or the benchmark records them. */
+/** Temperatures and inputs of a trial at every step, as a test or the benchmark records them. */
 export interface Recording {
   x: number[][];
-  heating: boolean[];
+  /** W into heater, air, cold body and each vessel. */
+  u: number[][];
+  /** The conditions' network, whether its cooler cools, and whether its ice is melting. */
+  network: Network[];
   cooling: boolean[];
-  heat: number[][];
+  ice: IcePhase[];
+  heating: boolean[];
 }
 
 /** Writes down every step of a trial of a network with so many nodes. */
 export function recorder(nodes: number): Recording & Watcher {
-  const rows: Recording = { x: [], heating: [], cooling: [], heat: [] };
+  const rows: Recording = { x: [], u: [], network: [], cooling: [], ice: [], heating: [] };
   return {
     ...rows,
-    sample({ x, heat }: RunState, _shown: number, _room: number, heating: boolean, cooling: boolean) {
+    sample({ x, u, mode, ice }: RunState, _shown: number, _room: number, heating: boolean) {
       rows.x.push(Array.from(x.subarray(0, nodes)));
-      rows.heat.push(Array.from(heat));
+      rows.u.push(Array.from(u).slice(2));
+      rows.network.push(mode.network);
+      rows.cooling.push(mode.cooling);
+      rows.ice.push(ice);
       rows.heating.push(heating);
-      rows.cooling.push(cooling);
     },
   };
 }
@@ -32,32 +38,33 @@ export function recorder(nodes: number): Recording & Watcher {
  * The network's differential equations written out once more, node by node from conductances, for the general solver:
  * no matrix of the core is used. The recorded switching and own heat are replayed; the room runs continuously.
  */
-function derivative(network: Network, input: TrialInput, heating: boolean, cooling: boolean, heat: readonly number[]) {
+function derivative(network: Network, input: TrialInput, cooling: boolean, pinned: boolean, u: readonly number[]) {
   return (t: number, y: number[]): number[] => {
-    const room = roomTemperature(input.chamber.room, t, input.startHour);
+    const room = aroundAt(input.chamber, t, input.startHour);
     const flow = network.nodes.map((node, i) => node.toRoom * (room - y[i]!));
     for (const { a, b, conductance } of network.links) {
       const q = conductance * (y[b]! - y[a]!);
       flow[a]! += q;
       flow[b]! -= q;
     }
-    if (heating) flow[network.heater]! += network.heaterPower;
-    network.vessels.forEach((node, v) => (flow[node]! += heat[v]!));
+    const [heater = 0, air = 0, cold = 0, ...vessels] = u;
+    if (network.heater >= 0) flow[network.heater]! += heater;
+    flow[network.air]! += air;
+    if (network.cold >= 0) flow[network.cold]! += cold;
+    network.shells.forEach((parts, v) => parts.forEach(({ node, share }) => (flow[node]! += share * vessels[v]!)));
     if (cooling) {
-      const evaporator = y[network.evaporator]!;
-      flow[network.evaporator]! -=
-        network.coolerPower *
-        (1 +
-          COMPRESSOR.perEvaporator * (evaporator - COMPRESSOR.evaporatorAt) +
-          COMPRESSOR.perRoom * (room - COMPRESSOR.roomAt));
+      const { power, perBody, bodyAt, perRoom, roomAt } = network.law;
+      flow[network.cold]! -= power * (1 + perBody * (y[network.cold]! - bodyAt) + perRoom * (room - roomAt));
     }
+    if (pinned) flow[network.cold] = 0;
     return flow.map((q, i) => q / network.nodes[i]!.capacity);
   };
 }
 
 /**
  * Solves the recorded trial again with the general solver and returns the largest difference, K: at every sample, or
- * only where the switching or the own heat changes, which lets the solver take its own long steps in between.
+ * only where the switching or the own heat changes, which lets the solver take its own long steps in between. Where
+ * ice changes its phase the solver takes over the recorded state: that moment is the core's own bookkeeping.
  */
 export function largestDifference(
   network: Network,
@@ -69,16 +76,21 @@ export function largestDifference(
   const solver = new Solver(network.nodes.length);
   solver.absoluteTolerance = solver.relativeTolerance = tolerance;
   solver.maxSteps = 1e6;
-  const { x, heating, cooling, heat } = recorded;
+  const { x, u, cooling, ice } = recorded;
   const same = (a: number, b: number) =>
-    heating[a] === heating[b] && cooling[a] === cooling[b] && heat[a]!.every((w, v) => w === heat[b]![v]);
+    cooling[a] === cooling[b] &&
+    ice[a] === ice[b] &&
+    recorded.network[a] === recorded.network[b] &&
+    u[a]!.every((w, i) => w === u[b]![i]);
   let y = x[0]!;
   let worst = 0;
   for (let step = 0; step + 1 < x.length;) {
     let next = step + 1;
     while (!everySample && next + 1 < x.length && same(step, next)) next++;
-    const f = derivative(network, input, heating[step]!, cooling[step]!, heat[step]!);
+    const pinned = network.iceMass > 0 && ice[step] === "melting";
+    const f = derivative(recorded.network[step]!, input, cooling[step]!, pinned, u[step]!);
     y = solver.solve(f, step * input.dt, y, next * input.dt).y;
+    if (ice[next] !== ice[step]) y = [...x[next]!];
     x[next]!.forEach((value, i) => (worst = Math.max(worst, Math.abs(value - y[i]!))));
     step = next;
   }

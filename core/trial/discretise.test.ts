@@ -25,11 +25,15 @@ const single: Network = {
   air: 0,
   lining: 0,
   heater: 0,
-  evaporator: 0,
+  cold: -1,
   vessels: [],
+  shells: [],
   probes: [],
+  loads: [],
   heaterPower: 30,
-  coolerPower: 0,
+  law: { power: 0, perBody: 0, bodyAt: 0, perRoom: 0, roomAt: 0 },
+  iceMass: 0,
+  fanHeat: 0,
 };
 
 describe("zero-order hold", () => {

@@ -1,9 +1,9 @@
-import { COMPRESSOR, type Network } from "../chamber";
+import type { Network } from "../chamber";
 import { exponential } from "./matrix";
 import { memo } from "./memo";
 
-/** Order of the inputs: a constant, the room in °C, the heater in W, then the own heat of each vessel in W. */
-export const INPUT = { constant: 0, room: 1, heater: 2, vessel: 3 } as const;
+/** Order of the inputs: a constant, the room in °C, then W into heater, air and cold body, and into each vessel. */
+export const INPUT = { constant: 0, room: 1, heater: 2, air: 3, cold: 4, vessel: 5 } as const;
 
 /** dx/dt = A·x + B·u for one mode of the chamber, row by row. */
 export interface StateSpace {
@@ -13,8 +13,11 @@ export interface StateSpace {
   b: Float64Array;
 }
 
-/** State space of the network with the compressor running or not. C_i dT_i/dt = Σ G_ij (T_j − T_i) + G_i,∞ (T_∞ − T_i) + q_i. */
-export function stateSpace(network: Network, compressor: boolean): StateSpace {
+/**
+ * State space of the network with its cooler running or not: C_i dT_i/dt = Σ G_ij (T_j − T_i) + G_i,∞ (T_∞ − T_i) + q_i.
+ * @param pinned the cold body is melting ice and keeps its temperature
+ */
+export function stateSpace(network: Network, cooling: boolean, pinned = false): StateSpace {
   const n = network.nodes.length;
   const m = INPUT.vessel + network.vessels.length;
   const a = new Float64Array(n * n);
@@ -30,15 +33,22 @@ export function stateSpace(network: Network, compressor: boolean): StateSpace {
     a[i * n + i]! -= node.toRoom / node.capacity;
     b[i * m + INPUT.room]! += node.toRoom / node.capacity;
   });
-  b[network.heater * m + INPUT.heater] = 1 / capacity(network.heater);
-  network.vessels.forEach((node, v) => (b[node * m + INPUT.vessel + v] = 1 / capacity(node)));
-  if (compressor) {
-    const e = network.evaporator;
-    const { perEvaporator, evaporatorAt, perRoom, roomAt } = COMPRESSOR;
-    const q = network.coolerPower / capacity(e);
-    a[e * n + e]! -= q * perEvaporator;
-    b[e * m + INPUT.room]! -= q * perRoom;
-    b[e * m + INPUT.constant]! -= q * (1 - perEvaporator * evaporatorAt - perRoom * roomAt);
+  const { heater, air, cold, law } = network;
+  if (heater >= 0) b[heater * m + INPUT.heater]! += 1 / capacity(heater);
+  b[air * m + INPUT.air]! += 1 / capacity(air);
+  if (cold >= 0) b[cold * m + INPUT.cold]! += 1 / capacity(cold);
+  network.shells.forEach((parts, v) =>
+    parts.forEach(({ node, share }) => (b[node * m + INPUT.vessel + v]! += share / capacity(node))),
+  );
+  if (cooling && cold >= 0) {
+    const q = law.power / capacity(cold);
+    a[cold * n + cold]! -= q * law.perBody;
+    b[cold * m + INPUT.room]! -= q * law.perRoom;
+    b[cold * m + INPUT.constant]! -= q * (1 - law.perBody * law.bodyAt - law.perRoom * law.roomAt);
+  }
+  if (pinned && cold >= 0) {
+    a.fill(0, cold * n, (cold + 1) * n);
+    b.fill(0, cold * m, (cold + 1) * m);
   }
   return { n, m, a, b };
 }
@@ -75,8 +85,9 @@ export function discretise({ n, m, a, b }: StateSpace, dt: number): Hold {
   return { n, m, phi: block(0, 0, n), gamma: block(0, n, m), psi: block(n + m, 0, n), omega: block(n + m, n, m) };
 }
 
-/** Holds of a network without and with the compressor; the last few are kept. */
-export const holdsOf = memo(({ network, dt }: { network: Network; dt: number }): [Hold, Hold] => [
-  discretise(stateSpace(network, false), dt),
-  discretise(stateSpace(network, true), dt),
-]);
+/** The hold of a network in one mode; the last ones are kept. */
+export const holdOf = memo(
+  ({ network, cooling, pinned, dt }: { network: Network; cooling: boolean; pinned: boolean; dt: number }): Hold =>
+    discretise(stateSpace(network, cooling, pinned), dt),
+  24,
+);

@@ -1,85 +1,144 @@
-import { COMPRESSOR } from "../chamber";
+import { coolerElectricity } from "../chamber";
 import { INPUT } from "./discretise";
-import type { Run } from "./stepper";
+import { iceContent } from "./ice";
+import type { Mode } from "./modes";
+import type { Run, RunState } from "./stepper";
 
-const { constant: CONSTANT, room: ROOM, heater: HEATER, vessel: VESSEL } = INPUT;
+const { room: ROOM, heater: HEATER, air: AIR, cold: COLD, vessel: VESSEL } = INPUT;
+
+/** Sums of state and inputs over all steps of one mode. */
+interface Ledger {
+  mode: Mode;
+  x: Float64Array;
+  u: Float64Array;
+  steps: number;
+}
 
 /**
  * Exact integrals over a trial. Since ∫x dt = Ψ·x + Ω·u with Ψ, Ω constant in a mode, sums of x and u by mode are
  * enough; nothing is approximated.
  */
 export class EnergySums {
-  private readonly states: [Float64Array, Float64Array];
-  private readonly inputs: [Float64Array, Float64Array];
+  private readonly ledgers = new Map<Mode, Ledger>();
+  private ledger: Ledger;
   private readonly start: Float64Array;
-  private readonly power: number;
+  private readonly startIce: number;
+  private evaporated = 0;
+  /** s that the cooler ran, whether it cooled or not. */
+  private coolerSeconds = 0;
 
   constructor(private readonly run: Run) {
-    const { n, m } = run.holds[0];
-    this.states = [new Float64Array(n), new Float64Array(n)];
-    this.inputs = [new Float64Array(m), new Float64Array(m)];
+    this.ledger = this.ledgerOf(run.state.mode);
     this.start = run.state.x.slice();
-    this.power = run.network.heaterPower;
+    this.startIce = iceContent(run.state, run.network);
   }
 
-  add(room: number, heating: boolean, cooling: boolean): void {
-    const { x, heat } = this.run.state;
-    const states = cooling ? this.states[1] : this.states[0];
-    const inputs = cooling ? this.inputs[1] : this.inputs[0];
-    for (let i = 0; i < states.length; i++) states[i]! += x[i]!;
-    inputs[CONSTANT]! += 1;
+  private ledgerOf(mode: Mode): Ledger {
+    const found = this.ledgers.get(mode);
+    if (found) return found;
+    const { n, m } = mode.hold;
+    const made = { mode, x: new Float64Array(n), u: new Float64Array(m), steps: 0 };
+    this.ledgers.set(mode, made);
+    return made;
+  }
+
+  add(state: RunState, room: number, cooling: boolean): void {
+    if (state.mode !== this.ledger.mode) this.ledger = this.ledgerOf(state.mode);
+    const { x: sums, u: inputs } = this.ledger;
+    const { x, u, evaporated } = state;
+    for (let i = 0; i < sums.length; i++) sums[i]! += x[i]!;
+    for (let j = 0; j < inputs.length; j++) inputs[j]! += u[j]!;
     inputs[ROOM]! += room;
-    if (heating) inputs[HEATER]! += this.power;
-    for (let v = 0; v < heat.length; v++) inputs[VESSEL + v]! += heat[v]!;
-  }
-
-  private integral(mode: 0 | 1): Float64Array {
-    const { n, m, psi, omega } = this.run.holds[mode];
-    return Float64Array.from({ length: n }, (_, i) => {
-      let sum = 0;
-      for (let j = 0; j < n; j++) sum += psi[i * n + j]! * this.states[mode][j]!;
-      for (let j = 0; j < m; j++) sum += omega[i * m + j]! * this.inputs[mode][j]!;
-      return sum;
-    });
+    this.ledger.steps++;
+    if (cooling) this.coolerSeconds += this.run.input.dt;
+    for (let v = 0; v < evaporated.length; v++) this.evaporated += evaporated[v]! * this.run.input.dt;
   }
 
   /** Heat flows of the whole trial so far, J. */
   total(): EnergyAccount {
     const { network, input, state } = this.run;
-    const { dt } = input;
-    const integrals = [this.integral(0), this.integral(1)] as const;
-    const sumOf = (at: number) => (this.inputs[0][at]! + this.inputs[1][at]!) * dt;
-    const room = sumOf(ROOM);
-    const roomCold = this.inputs[1][ROOM]! * dt;
-    const secondsCold = this.inputs[1][CONSTANT]! * dt;
-    const evaporator = integrals[1][network.evaporator]!;
-    const { perEvaporator, evaporatorAt, perRoom, roomAt } = COMPRESSOR;
-    const lost = network.nodes.reduce(
-      (sum, node, i) => sum + node.toRoom * (integrals[0][i]! + integrals[1][i]! - room),
-      0,
+    const { dt, chamber } = input;
+    let heater = 0;
+    let product = 0;
+    let fan = 0;
+    let defrost = 0;
+    let cold = 0;
+    let lost = 0;
+    let bodyIntegral = 0;
+    for (const { mode, x, u, steps } of this.ledgers.values()) {
+      const { n, m, psi, omega } = mode.hold;
+      const integral = (i: number) => {
+        let sum = 0;
+        for (let j = 0; j < n; j++) sum += psi[i * n + j]! * x[j]!;
+        for (let j = 0; j < m; j++) sum += omega[i * m + j]! * u[j]!;
+        return sum;
+      };
+      const seconds = steps * dt;
+      const room = u[ROOM]! * dt;
+      heater += u[HEATER]! * dt;
+      fan += u[AIR]! * dt;
+      defrost += u[COLD]! * dt;
+      for (let v = 0; v < network.vessels.length; v++) product += u[VESSEL + v]! * dt;
+      mode.network.nodes.forEach((node, i) => {
+        if (node.toRoom > 0) lost += node.toRoom * (integral(i) - room);
+      });
+      if (mode.cooling) {
+        const { power, perBody, bodyAt, perRoom, roomAt } = network.law;
+        const body = integral(network.cold);
+        bodyIntegral += body;
+        cold += power * (seconds * (1 - perBody * bodyAt - perRoom * roomAt) + perBody * body + perRoom * room);
+      }
+    }
+    const stored = network.nodes.reduce(
+      (sum, node, i) =>
+        sum + (i === network.cold && network.iceMass > 0 ? 0 : node.capacity * (state.x[i]! - this.start[i]!)),
+      iceContent(state, network) - this.startIce,
     );
     return {
-      heater: sumOf(HEATER),
-      product: network.vessels.reduce((sum, _, v) => sum + sumOf(VESSEL + v), 0),
-      cold:
-        network.coolerPower *
-        (secondsCold * (1 - perEvaporator * evaporatorAt - perRoom * roomAt) +
-          perEvaporator * evaporator +
-          perRoom * roomCold),
+      heater,
+      product: product + this.evaporated,
+      evaporated: this.evaporated,
+      fan,
+      defrost,
+      brought: state.devices.brought,
+      cold,
       lost,
-      stored: network.nodes.reduce((sum, node, i) => sum + node.capacity * (state.x[i]! - this.start[i]!), 0),
-      compressor: (network.coolerPower / 1.15) * (secondsCold + 0.012 * (evaporator - evaporatorAt * secondsCold)),
+      stored,
+      cooler: coolerElectricity(chamber.cooler, this.coolerSeconds, bodyIntegral),
+      melted: network.iceMass > 0 ? state.devices.melted : 0,
     };
   }
 }
 
-/** Heat brought in by heater and product, taken by the evaporator, lost to the room and stored; electricity of the compressor. J. */
+/**
+ * Heat of a whole trial, J. heater + product − evaporated + fan + defrost + brought − cold − lost = stored.
+ */
 export interface EnergyAccount {
   heater: number;
+  /** The product's own heat. */
   product: number;
+  evaporated: number;
+  fan: number;
+  defrost: number;
+  /** With fresh ice, against what it took the place of. */
+  brought: number;
+  /** Taken by the cooler. */
   cold: number;
   lost: number;
   stored: number;
-  /** Electrical, J: (Q0/1.15)·[1 + 0.012·(T_evap + 23.3)] while it runs. Engineering estimate. */
-  compressor: number;
+  /** Electricity of the cooler (coolerLaw.ts). */
+  cooler: number;
+  /** Taken in melting by the ice that is in now. */
+  melted: number;
+}
+
+/** What the account is off by, as a share of all its flows; flows under ten kilojoules count as ten. */
+export function imbalance(e: EnergyAccount): number {
+  const flows = [e.heater, e.product, e.evaporated, e.fan, e.defrost, e.brought, e.cold, e.lost].reduce(
+    (sum, q) => sum + Math.abs(q),
+    10_000,
+  );
+  return (
+    Math.abs(e.heater + e.product - e.evaporated + e.fan + e.defrost + e.brought - e.cold - e.lost - e.stored) / flows
+  );
 }

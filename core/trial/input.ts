@@ -1,22 +1,17 @@
-import type { Chamber, Settings } from "../model";
+import type { Chamber, Settings, Unit } from "../model";
 
-/** Something that happens in the course of a trial. */
-export type Happening = {
-  /** Somebody keys other numbers into the controller. */
-  kind: "settings";
-  /** Seconds from the start. */
-  at: number;
-  /** Which of the trial's controllers. */
-  controller: number;
+/** A unit with its settings and the probe that it reads. */
+export interface Controller {
+  unit: Unit;
   settings: Settings;
-};
+  probe: number;
+}
 
 /** What a trial runs on. Plain data; the same input gives the same trial. */
 export interface TrialInput {
+  /** With the happenings that it meets. */
   chamber: Chamber;
-  /** One unit each, with the probe that it reads. The first that calls decides; today a chamber has one. */
-  controllers: { settings: Settings; probe: number }[];
-  happenings: Happening[];
+  controllers: Controller[];
   days: number;
   /** Step, s. */
   dt: number;
@@ -28,13 +23,19 @@ export interface TrialInput {
 export const START_HOUR = 18;
 /** Default step, s: short against every lag that decides a switching. */
 export const STEP = 5;
+/** Pots, kettles and smokers answer sooner, s. */
+const QUICK_STEP = 1;
 
-/** A trial of one unit on a chamber with nothing happening. */
-export const plainTrial = (chamber: Chamber, settings: Settings, days: number, dt = STEP): TrialInput => ({
+const quick = ["crock", "kettle", "drum", "brick"];
+/** The step that a kind of box asks for, s. Long trials of a quick box take 2 s: nothing in them is shorter than that. */
+export const stepFor = (chamber: Chamber, days: number): number =>
+  quick.includes(chamber.cabinet.kind) ? (days > 3 ? 2 : QUICK_STEP) : STEP;
+
+/** A trial of the chamber's own unit. */
+export const plainTrial = (chamber: Chamber, settings: Settings, days: number, dt?: number): TrialInput => ({
   chamber,
-  controllers: [{ settings, probe: 0 }],
-  happenings: [],
+  controllers: [{ unit: chamber.unit, settings, probe: 0 }],
   days,
-  dt,
+  dt: dt ?? stepFor(chamber, days),
   startHour: START_HOUR,
 });

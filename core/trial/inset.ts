@@ -1,4 +1,6 @@
 import type { Metrics } from "./metrics";
+import { judgedNode } from "../chamber";
+import { NO_READING } from "../controller";
 import { advance, copyState, displayScale, type Run, type RunState, type Watcher } from "./stepper";
 
 /** A short stretch of a trial at full detail. Times in s from the start of the trial, temperatures in °C. */
@@ -61,7 +63,7 @@ export function insetAround(finished: Run, checkpoints: readonly RunState[], mom
     cold: new Uint8Array(count),
   };
   const { network } = run;
-  const vessel = network.vessels[0]!;
+  const vessel = judgedNode(network, input.chamber.stages[0]!);
   const probe = network.probes[input.controllers[0]!.probe]!;
   const { air } = network;
   const { slope, zero } = displayScale(run);
@@ -75,7 +77,7 @@ export function insetAround(finished: Run, checkpoints: readonly RunState[], mom
       inset.product[i] = x[vessel]!;
       inset.probe[i] = x[probe]!;
       inset.air[i] = x[air]!;
-      inset.reading[i] = shown * slope + zero;
+      inset.reading[i] = shown === NO_READING ? NaN : shown * slope + zero;
       inset.heat[i] = heating ? 1 : 0;
       inset.cold[i] = cooling ? 1 : 0;
     },

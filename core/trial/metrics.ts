@@ -1,7 +1,9 @@
+import type { Happening, HappeningKind } from "../model";
 import type { EnergyAccount } from "./energy";
 import { busiest, reversals, spansOf } from "./events";
 import type { Observer, Range } from "./observer";
 import { displayScale, type Run } from "./stepper";
+import type { Trace } from "./trace";
 
 export interface Span {
   low: number;
@@ -44,6 +46,47 @@ export interface Metrics {
   runOn: { heat: number; cold: number };
   alarm: { low: number; high: number; lowSettled: number; highSettled: number };
   energy: EnergyAccount;
+  /** When the fuel was used up, and the first ice, s; null where that does not happen. */
+  fuelOutAt: number | null;
+  iceGoneAt: number | null;
+  /** kg burned. */
+  fuelBurned: number;
+  /** Each happening that can take the product out of its band, with the hours that it leaves one. */
+  grace: Grace[];
+}
+
+/** Hours of grace after a happening, s: until the product leaves its band. */
+export interface Grace {
+  id: string;
+  kind: HappeningKind;
+  at: number;
+  /** Null: the product was outside already. Infinity: it holds to the end of the trial. */
+  seconds: number | null;
+  /** The product left by the cold end of its band. */
+  cold: boolean;
+}
+
+/** Happenings that are no failures: nobody asks how long they leave. */
+const harmless: readonly HappeningKind[] = ["setpoint"];
+
+/** How long after each happening the product stays in its band. */
+export function gracesOf(
+  happenings: readonly Happening[],
+  crossings: readonly number[],
+  trace: Trace,
+  band: { low: number; high: number },
+): Grace[] {
+  return happenings
+    .filter((h) => !harmless.includes(h.kind))
+    .map(({ id, kind, at }) => {
+      const crossed = crossings.filter((t) => t <= at).length;
+      const inside = crossed % 2 === 1;
+      const leaves = crossings[crossed];
+      if (!inside) return { id, kind, at, seconds: null, cold: false };
+      if (leaves === undefined) return { id, kind, at, seconds: Infinity, cold: false };
+      const bin = Math.min(trace.bins - 1, Math.floor(leaves / trace.width));
+      return { id, kind, at, seconds: leaves - at, cold: trace.low.product[bin]! < (band.low + band.high) / 2 };
+    });
 }
 
 const span = (r: Range): Span => ({ low: r.low, high: r.high, lowAt: r.lowAt, highAt: r.highAt });
@@ -134,5 +177,9 @@ export function metricsOf(run: Run, seen: Observer): Metrics {
       highSettled: settled.highAlarm * dt,
     },
     energy: seen.energy.total(),
+    fuelOutAt: seen.fuelOutAt,
+    iceGoneAt: seen.iceGoneAt,
+    fuelBurned: run.input.chamber.heater.fuel - run.state.devices.fuel,
+    grace: gracesOf(run.input.chamber.happenings, seen.crossings, seen.trace, run.input.chamber.stages[0]!),
   };
 }

@@ -1,7 +1,8 @@
+import { judgedNode } from "../chamber";
 import { EnergySums } from "./energy";
 import { REVERSAL_WITHIN, SwitchLog } from "./events";
 import { displayScale, type Run, type RunState, type Watcher } from "./stepper";
-import { channels, emptyTrace, type Trace } from "./trace";
+import { TraceBins, type Trace } from "./trace";
 
 /** Lowest and highest seen, and when. */
 export class Range {
@@ -52,7 +53,6 @@ class Phase {
 
 /** Gathers trace, switchings, ranges and exact energy in one pass over a trial. */
 export class Observer implements Watcher {
-  readonly trace: Trace;
   readonly heat = new SwitchLog();
   readonly cold = new SwitchLog();
   readonly energy: EnergySums;
@@ -62,26 +62,19 @@ export class Observer implements Watcher {
   arrivedAt = Infinity;
   /** Furthest that the probe ran on after a device stopped, before any device started again, K. */
   runOn = { heat: 0, cold: 0 };
+  /** Moments at which the product left its band and came back into it, in turn, s; it begins outside. */
+  readonly crossings: number[] = [];
+  /** Moment at which the fuel was used up, and at which the ice first was, s. */
+  fuelOutAt: number | null = null;
+  iceGoneAt: number | null = null;
 
+  private readonly bins: TraceBins;
   private phase = this.onTheWay;
+  private wasIn = false;
   private readonly dt: number;
   private readonly nodes: readonly [product: number, probe: number, air: number];
-  private readonly slope: number;
-  private readonly zero: number;
-  private readonly binEnd: number[];
-  private bin = 0;
-  private binStart = 0;
-  private binHeat = 0;
-  private binCold = 0;
-  private binAlarm = 0;
-  /** Extremes since the last cut, in the order of the trace's channels, and the steps at which they stood. */
-  private readonly lows = new Float64Array(5).fill(Infinity);
-  private readonly highs = new Float64Array(5).fill(-Infinity);
-  private readonly lowSteps = new Int32Array(5);
-  private readonly highSteps = new Int32Array(5);
-  private lastShown = NaN;
-  private roomNext = 0;
-  private readonly roomEvery: number;
+  private readonly burns: boolean;
+  private readonly hasIce: boolean;
   private settledFrom = Infinity;
   private lastStop: "heat" | "cold" | null = null;
   private stopAt = 0;
@@ -90,78 +83,76 @@ export class Observer implements Watcher {
   private wasCooling = false;
 
   constructor(
-    run: Run,
+    private readonly run: Run,
     bins: number,
     private readonly band: { low: number; high: number },
   ) {
     const { network, input } = run;
-    this.trace = emptyTrace(bins, run.steps * input.dt);
     this.energy = new EnergySums(run);
     this.dt = input.dt;
-    this.roomEvery = Math.max(1, Math.round(60 / input.dt));
-    this.nodes = [network.vessels[0]!, network.probes[input.controllers[0]!.probe]!, network.air];
-    ({ slope: this.slope, zero: this.zero } = displayScale(run));
-    this.binEnd = Array.from({ length: bins }, (_, i) => Math.ceil(((i + 1) * run.steps) / bins));
+    this.nodes = [
+      judgedNode(network, input.chamber.stages[0]!),
+      network.probes[input.controllers[0]!.probe]!,
+      network.air,
+    ];
+    const { slope, zero } = displayScale(run);
+    this.bins = new TraceBins(input.chamber, network, this.nodes, bins, 0, run.steps, input.dt, slope, zero);
+    this.burns = input.chamber.heater.kind === "charcoal" && network.heaterPower > 0;
+    this.hasIce = network.iceMass > 0;
+  }
+
+  get trace(): Trace {
+    return this.bins.trace;
   }
 
   sample(state: RunState, shown: number, room: number, heating: boolean, cooling: boolean): void {
     const { x, step } = state;
     const product = x[this.nodes[0]]!;
     const probe = x[this.nodes[1]]!;
-    if (step >= this.binEnd[this.bin]!) this.closeBin(step);
+    if (this.bins.ends(step)) {
+      this.share();
+      this.bins.closeBin(step);
+    }
 
     const inBand = product >= this.band.low && product <= this.band.high;
-    if (inBand && this.phase === this.onTheWay) {
-      this.cut();
-      this.arrivedAt = step * this.dt;
-      this.settledFrom = this.arrivedAt + SETTLING;
-      this.phase = this.arriving;
-    } else if (step * this.dt >= this.settledFrom && this.phase === this.arriving) {
-      this.cut();
+    if (inBand !== this.wasIn) {
+      this.wasIn = inBand;
+      this.crossings.push(step * this.dt);
+      if (inBand && this.phase === this.onTheWay) {
+        this.share();
+        this.bins.cut();
+        this.arrivedAt = step * this.dt;
+        this.settledFrom = this.arrivedAt + SETTLING;
+        this.phase = this.arriving;
+      }
+    } else if (this.phase === this.arriving && step * this.dt >= this.settledFrom) {
+      this.share();
+      this.bins.cut();
       this.phase = this.settled;
     }
 
-    this.widen(0, product, step);
-    this.widen(1, probe, step);
-    this.widen(2, x[this.nodes[2]]!, step);
-    if (shown !== this.lastShown) {
-      this.widen(3, shown, step);
-      this.lastShown = shown;
+    let low = false;
+    let high = false;
+    for (let c = 0; c < state.machines.length; c++) {
+      const machine = state.machines[c]!;
+      low ||= machine.lowAlarm;
+      high ||= machine.highAlarm;
     }
-    // The room moves over hours: once a minute is enough for its line.
-    if (step >= this.roomNext) {
-      this.widen(4, room, step);
-      this.roomNext = step + this.roomEvery;
-    }
-    if (heating) this.binHeat++;
-    if (cooling) this.binCold++;
-    this.energy.add(room, heating, cooling);
+    this.bins.add(state, shown, room, heating, cooling, low || high);
+    this.energy.add(state, room, cooling);
 
     const { phase } = this;
     phase.steps++;
     phase.productSum += product;
     if (inBand) phase.inBand++;
-    const controller = state.controllers[0]!;
-    if (controller.lowAlarm || controller.highAlarm) {
-      this.binAlarm++;
-      if (controller.lowAlarm) phase.lowAlarm++;
-      if (controller.highAlarm) phase.highAlarm++;
-    }
+    if (low) phase.lowAlarm++;
+    if (high) phase.highAlarm++;
 
     if (heating !== this.wasHeating || cooling !== this.wasCooling)
       this.switched(step * this.dt, probe, heating, cooling);
     else if (this.lastStop !== null) this.followRunOn(step * this.dt, probe);
-  }
-
-  private widen(channel: number, value: number, step: number): void {
-    if (value < this.lows[channel]!) {
-      this.lows[channel] = value;
-      this.lowSteps[channel] = step;
-    }
-    if (value > this.highs[channel]!) {
-      this.highs[channel] = value;
-      this.highSteps[channel] = step;
-    }
+    if (this.burns && this.fuelOutAt === null && step > 0 && state.u[2] === 0) this.fuelOutAt = step * this.dt;
+    if (this.hasIce && this.iceGoneAt === null && state.ice === "water") this.iceGoneAt = step * this.dt;
   }
 
   private followRunOn(time: number, probe: number): void {
@@ -185,41 +176,22 @@ export class Observer implements Watcher {
     this.stopProbe = probe;
   }
 
-  /** Hands the extremes since the last cut to the present bin and the present phase, and begins anew. */
-  private cut(): void {
-    const { trace, bin, lows, highs, phase, dt } = this;
+  /** Hands the extremes since the last cut to the present phase. */
+  private share(): void {
+    const { bins, phase, dt } = this;
     const ranges = [phase.product, phase.probe, phase.air, phase.shown];
-    channels.forEach((channel, c) => {
-      const low = lows[c]!;
-      const high = highs[c]!;
+    ranges.forEach((range, c) => {
+      const low = bins.lows[c]!;
+      const high = bins.highs[c]!;
       if (low > high) return; // nothing was seen since the last cut
-      const range = ranges[c];
-      range?.add(low, this.lowSteps[c]! * dt);
-      range?.add(high, this.highSteps[c]! * dt);
-      const [slope, zero] = channel === "reading" ? [this.slope, this.zero] : [1, 0];
-      trace.low[channel][bin] = Math.min(trace.low[channel][bin]!, low * slope + zero);
-      trace.high[channel][bin] = Math.max(trace.high[channel][bin]!, high * slope + zero);
+      range.add(low, bins.lowSteps[c]! * dt);
+      range.add(high, bins.highSteps[c]! * dt);
     });
-    lows.fill(Infinity);
-    highs.fill(-Infinity);
-    this.lastShown = NaN;
-    this.roomNext = 0;
-  }
-
-  private closeBin(step: number): void {
-    this.cut();
-    const { trace, bin } = this;
-    const steps = Math.max(1, step - this.binStart);
-    trace.heat[bin] = this.binHeat / steps;
-    trace.cold[bin] = this.binCold / steps;
-    trace.alarm[bin] = this.binAlarm / steps;
-    this.binStart = step;
-    this.binHeat = this.binCold = this.binAlarm = 0;
-    this.bin++;
   }
 
   /** Closes the last bin. */
-  finish(step: number): void {
-    if (step > this.binStart) this.closeBin(step);
+  finish(): void {
+    this.share();
+    this.bins.finish(this.run.state.step);
   }
 }

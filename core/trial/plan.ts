@@ -1,4 +1,4 @@
-import { describe } from "../chamber";
+import { describe, hasCooler, hasHeater } from "../chamber";
 import {
   findingsOf,
   fitToUnit,
@@ -7,11 +7,15 @@ import {
   wishFor,
   type Ask,
   type Finding,
+  questionsOf,
   type Margins,
+  type Plugged,
+  type Question,
   type Switching,
 } from "../controller";
 import { fill, type Chamber, type ChamberRecord, type Settings } from "../model";
 import type { Scale } from "../quantity";
+import { peakOwnHeat } from "../product";
 import { marginsOf, strayOf } from "./runOn";
 
 /** A stored chamber with all that follows from it short of a trial. */
@@ -24,8 +28,10 @@ export interface Plan {
   /** What is keyed in: the advised settings with the typed ones laid over them, fitted to the unit. */
   settings: Settings;
   switching: Switching;
-  /** In words of a scale. */
+  plugged: Plugged;
+  /** In words of a scale: what the unit does not give, and what looks wrong. */
   findings: (scale: Scale) => Finding[];
+  questions: (scale: Scale) => Question[];
 }
 
 /** Works out the settings of a stored chamber, with margins from the run-on of its own devices. */
@@ -42,21 +48,38 @@ export function planOf(record: ChamberRecord): Plan {
     error,
     margins,
     stray: strayOf(chamber, stage),
+    wish: stage.wish,
   };
-  const wish = wishFor(ask);
+  const wish = wishFor(ask, unit);
   const wished = fill(wish, record.settings);
   const settings = fitToUnit(wished, unit);
+  const advised = fitToUnit(wish, unit);
+  const plugged: Plugged = {
+    heater: hasHeater(chamber),
+    cooler: hasCooler(chamber),
+    compressor: hasCooler(chamber) && chamber.cooler.kind === "compressor",
+  };
+  const { product, volume } = chamber.vessels[0]!;
+  const about = {
+    ask,
+    advised,
+    room: chamber.room,
+    plugged,
+    ownHeat: peakOwnHeat(product, volume, stage.target) > 0.5,
+  };
   return {
     chamber,
     ask,
     margins,
-    advised: fitToUnit(wish, unit),
+    advised,
+    plugged,
     settings,
     switching: switchingOf(settings, unit, error),
     findings: (scale) => findingsOf(ask, wished, settings, unit, scale),
+    questions: (scale) => questionsOf(settings, unit, about, scale),
   };
 }
 
 /** The sentence of a plan, printed in a scale. */
-export const sentenceOfPlan = ({ chamber, settings }: Plan, scale: Scale): string[] =>
-  sentenceOf(settings, chamber.unit, { heater: chamber.heater.power > 0, cooler: chamber.cooler.power > 0 }, scale);
+export const sentenceOfPlan = ({ chamber, settings, plugged }: Plan, scale: Scale): string[] =>
+  sentenceOf(settings, chamber.unit, plugged, scale);

@@ -1,11 +1,11 @@
-import { buildNetwork, coldNeeded, type Network } from "../chamber";
+import { buildNetwork, coldNeeded, hasCooler, hasHeater, type Network } from "../chamber";
 import { meanRoom } from "../climate";
-import type { Margins } from "../controller";
+import { outletsOf, type Margins } from "../controller";
 import type { Chamber, Stage } from "../model";
-import { placements } from "../probe";
+import { placementOf } from "../probe";
 import { peakOwnHeat } from "../product";
 import { kelvins, type TemperatureDifference } from "../quantity";
-import { holdsOf, INPUT, type Hold } from "./discretise";
+import { holdOf, INPUT, type Hold } from "./discretise";
 import { memo } from "./memo";
 
 const DT = 10;
@@ -39,7 +39,8 @@ interface RunOn {
 }
 
 const runOnOf = memo(({ network, room, stage }: { network: Network; room: number; stage: Stage }): RunOn => {
-  const [off, on] = holdsOf({ network, dt: DT });
+  const off = holdOf({ network, cooling: false, pinned: false, dt: DT });
+  const on = network.law.power > 0 ? holdOf({ network, cooling: true, pinned: false, dt: DT }) : off;
   const probe = network.probes[0]!;
   const n = network.nodes.length;
   const next = new Float64Array(n);
@@ -60,7 +61,7 @@ const runOnOf = memo(({ network, room, stage }: { network: Network; room: number
     const stop = x[probe]!;
     // The same moment without residual heat or cold: heater body and evaporator at the air's temperature.
     const calm = x.slice();
-    calm[network.heater] = calm[network.air] = calm[network.evaporator] = calm[network.lining] = stop;
+    for (const node of [network.heater, network.air, network.cold, network.lining]) if (node >= 0) calm[node] = stop;
     const calmNext = new Float64Array(n);
     let furthest = 0;
     for (let t = 0; t < RUN_ON; t += DT) {
@@ -73,7 +74,7 @@ const runOnOf = memo(({ network, room, stage }: { network: Network; room: number
   };
   return {
     heat: network.heaterPower > 0 ? measure("heat") : null,
-    cold: network.coolerPower > 0 ? measure("cold") : null,
+    cold: network.law.power > 0 ? measure("cold") : null,
   };
 });
 
@@ -84,10 +85,13 @@ const runOnOf = memo(({ network, room, stage }: { network: Network; room: number
  */
 export function marginsOf(chamber: Chamber, stage: Stage): Margins {
   const vessel = chamber.vessels[0]!;
-  const ownHeat = peakOwnHeat(vessel.product, vessel.volume, stage.target);
-  const heats = chamber.heater.power > 0 && chamber.room.low < stage.target;
-  const cools = chamber.cooler.power > 0 && coldNeeded(chamber, stage.target, ownHeat) > 0;
-  const both = chamber.heater.power > 0 && chamber.cooler.power > 0;
+  const ownHeat = vessel.count * peakOwnHeat(vessel.product, vessel.volume, stage.target);
+  const outlets = outletsOf(chamber.unit);
+  const canHeat = hasHeater(chamber) && outlets.heat;
+  const canCool = hasCooler(chamber) && outlets.cold;
+  const heats = canHeat && chamber.room.low < stage.target;
+  const cools = canCool && coldNeeded(chamber, stage.target, ownHeat) > 0;
+  const both = canHeat && canCool;
   const ran = both && (heats || cools) ? measureRunOn(chamber, stage) : { heat: null, cold: null };
   const margin = (runOn: number | null, begins: boolean) =>
     kelvins(begins && runOn !== null ? runOn + MARGIN_RESERVE : 0);
@@ -101,11 +105,13 @@ export function marginsOf(chamber: Chamber, stage: Stage): Margins {
 export function strayOf(chamber: Chamber, stage: Stage): TemperatureDifference {
   const vessel = chamber.vessels[0]!;
   const network = buildNetwork(chamber);
-  const node = network.vessels[0]!;
+  const skin = network.shells[0]!.at(-1)!.node;
+  const around = [network.air, network.lining];
   const conductance = network.links
-    .filter((l) => l.a === node && (l.b === network.air || l.b === network.lining))
+    .filter((l) => (l.a === skin && around.includes(l.b)) || (l.b === skin && around.includes(l.a)))
     .reduce((sum, l) => sum + l.conductance, 0);
-  const { toAir, toProduct } = placements[chamber.probes[0]!.place];
+  const { toAir, toProduct } = placementOf(chamber.probes[0]!);
   const missed = toAir / (toAir + toProduct);
-  return kelvins((peakOwnHeat(vessel.product, vessel.volume, stage.target) / conductance) * missed);
+  const own = vessel.count * peakOwnHeat(vessel.product, vessel.volume, stage.target);
+  return kelvins(conductance > 0 ? (own / conductance) * missed : 0);
 }

@@ -1,77 +1,113 @@
 import { buildNetwork, type Network } from "../chamber";
-import { roomTemperature } from "../climate";
-import { copyTwoOutlet, countsOf, powerUp, stepTwoOutlet, type Counts, type TwoOutletState } from "../controller";
-import { fermentationHeat, startFerment, stepFerment, type FermentState } from "../product";
-import { holdsOf, INPUT, type Hold } from "./discretise";
-import type { Room } from "../model";
+import { aroundAt, isDaily, seriesTemperature } from "../climate";
+import { copyUnit, machinesOf, NO_READING, powerUp, stepUnit, type UnitState } from "../controller";
+import { copyDevices, freshDevices, stepCooler, stepFire, stepHeater, type DeviceState } from "../device";
+import { fermentationHeat, startFerment, type FermentState } from "../product";
+import { INPUT } from "./discretise";
+import { absorbed, changeIce, settleIce } from "./ice";
 import type { TrialInput } from "./input";
-import { padded, paddedVector, takeStep } from "./kernel";
+import { paddedVector, takeStep } from "./kernel";
 import { memo } from "./memo";
+import { Modes, type Mode } from "./modes";
+import { noiseAt } from "./noise";
+import { evaporation, ownHeat } from "./ownHeat";
+import { changeSteps, situationAt } from "./timeline";
 
 /** The product's heat is held for a minute at a time; it moves over hours. */
 const PRODUCT_STEP = 60;
+
+export type IcePhase = "frozen" | "melting" | "water";
 
 /** Everything that changes in the course of a trial; plain data, so that a trial can go on from any saved moment. */
 export interface RunState {
   step: number;
   /** Node temperatures, °C, padded with zeros (kernel.ts). */
   x: Float64Array;
-  controllers: TwoOutletState[];
+  /** One machine for each outlet unit; a pair has two. */
+  machines: UnitState[];
+  devices: DeviceState;
+  ice: IcePhase;
   ferments: FermentState[];
-  /** Own heat of each vessel now, W. */
+  /** Own heat of each vessel now, and what evaporation takes, W. */
   heat: Float64Array;
+  evaporated: Float64Array;
+  /** Inputs in force over the present step (discretise.ts), but for the room. */
+  u: Float64Array;
+  mode: Mode;
 }
 
 /** What is computed once for a trial. */
 export interface Run {
   input: TrialInput;
   network: Network;
-  /** Without and with the compressor. */
-  holds: [Hold, Hold];
+  modes: Modes;
   steps: number;
   totalHeat: number[];
-  /** Room at the middle of each step of a day (of the whole trial where a day is no whole number of steps), °C. */
+  /** Room at the middle of each step of a day, or of the whole trial where no day is like the other, °C. */
   rooms: Float64Array;
   state: RunState;
 }
 
 /** What a watcher of the trial is shown at every step, before the step is taken. */
 export interface Watcher {
-  /** @param shown the display, in steps of its resolution */
+  /** @param shown the display, in steps of its resolution, or NO_READING */
   sample(state: RunState, shown: number, room: number, heating: boolean, cooling: boolean): void;
 }
 
-/** A room repeats itself daily, and a cosine a step would not be free. */
-const roomByStep = memo(
-  ({ room, dt, startHour, steps }: Pick<TrialInput, "dt" | "startHour"> & { room: Room; steps: number }) => {
-    const perDay = Math.round(86_400 / dt);
-    const length = Math.abs(perDay * dt - 86_400) < 1e-9 ? perDay : steps;
-    return Float64Array.from({ length }, (_, i) => roomTemperature(room, (i + 0.5) * dt, startHour));
-  },
-  2,
-);
+type Around = Pick<TrialInput, "dt" | "startHour"> &
+  Pick<TrialInput["chamber"], "room" | "roomSeries" | "happenings"> & { steps: number };
 
-/** Sets up a trial: cabinet, lining and devices at the room's temperature, each vessel at its own. */
+/** A room mostly repeats itself daily, and a cosine a step would not be free. */
+const roomByStep = memo((around: Around) => {
+  const { dt, startHour, steps } = around;
+  const perDay = Math.round(86_400 / dt);
+  const daily = isDaily(around) && Math.abs(perDay * dt - 86_400) < 1e-9;
+  return Float64Array.from({ length: daily ? Math.min(perDay, steps) : steps }, (_, i) =>
+    aroundAt(around, (i + 0.5) * dt, startHour),
+  );
+}, 2);
+
+/** Sets up a trial: box and devices at the room's temperature, each vessel, load and the ice at their own. */
 export function startRun(input: TrialInput): Run {
-  const network = buildNetwork(input.chamber);
-  const room = roomTemperature(input.chamber.room, 0, input.startHour);
+  const { chamber } = input;
+  const network = buildNetwork(chamber);
+  const { room, roomSeries } = chamber;
+  const weather = chamber.happenings.filter((h) => h.kind === "weather");
+  const around = { room, roomSeries, happenings: weather };
+  const start = roomSeries ? seriesTemperature(roomSeries, 0) : aroundAt(around, 0, input.startHour);
   const n = network.nodes.length;
-  const x = paddedVector(n).fill(room, 0, n);
-  network.vessels.forEach((node, v) => (x[node] = input.chamber.vessels[v]!.startTemperature));
+  const x = paddedVector(n).fill(start, 0, n);
+  network.shells.forEach((parts, v) => parts.forEach(({ node }) => (x[node] = chamber.vessels[v]!.startTemperature)));
+  if (chamber.cabinet.kind === "kettle") x[network.air] = chamber.vessels[0]!.startTemperature;
+  chamber.happenings
+    .filter((h) => h.kind === "loadIn")
+    .sort((a, b) => a.at - b.at)
+    .forEach((h, i) => (x[network.loads[i]!] = h.temperature));
+  if (network.iceMass > 0) x[network.cold] = chamber.cooler.iceStart;
   const steps = Math.round((input.days * 86_400) / input.dt);
+  const modes = new Modes(network, chamber, input.dt);
+  const u = new Float64Array(INPUT.vessel + network.vessels.length);
+  u[INPUT.constant] = 1;
   return {
     input,
     network,
-    holds: holdsOf({ network, dt: input.dt }),
+    modes,
     steps,
-    rooms: roomByStep({ room: input.chamber.room, dt: input.dt, startHour: input.startHour, steps }),
-    totalHeat: input.chamber.vessels.map((v) => fermentationHeat(v.product, v.volume)),
+    rooms: roomByStep({ ...around, dt: input.dt, startHour: input.startHour, steps }),
+    totalHeat: chamber.vessels.map((v) => fermentationHeat(v.product, v.volume)),
     state: {
       step: 0,
       x,
-      controllers: input.controllers.map(powerUp),
-      ferments: input.chamber.vessels.map(startFerment),
+      machines: input.controllers.flatMap(({ settings, unit }) =>
+        machinesOf(settings, unit).map(() => powerUp(unit.restAtStart)),
+      ),
+      devices: freshDevices(chamber.heater.fuel),
+      ice: "frozen",
+      ferments: chamber.vessels.map(startFerment),
       heat: new Float64Array(network.vessels.length),
+      evaporated: new Float64Array(network.vessels.length),
+      u,
+      mode: modes.of(situationAt(input, 0).conditions, false),
     },
   };
 }
@@ -80,47 +116,41 @@ export function startRun(input: TrialInput): Run {
 export const copyState = (state: RunState): RunState => ({
   step: state.step,
   x: state.x.slice(),
-  controllers: state.controllers.map(copyTwoOutlet),
+  machines: state.machines.map(copyUnit),
+  devices: copyDevices(state.devices),
+  ice: state.ice,
   ferments: state.ferments.map((f) => ({ lag: f.lag, done: f.done })),
   heat: state.heat.slice(),
+  evaporated: state.evaporated.slice(),
+  u: state.u.slice(),
+  mode: state.mode,
 });
 
-/** Settings in force for a controller at a moment: the last change that has happened by then. */
-function countsAt(run: Run, controller: number, seconds: number): Counts {
-  const { controllers, happenings, chamber } = run.input;
-  let settings = controllers[controller]!.settings;
-  for (const h of happenings)
-    if (h.kind === "settings" && h.controller === controller && h.at <= seconds) settings = h.settings;
-  return countsOf(settings, chamber.unit);
-}
-
-/** Step counts at which a controller's settings change, in order. */
-const changeSteps = (run: Run): number[] =>
-  run.input.happenings.map((h) => Math.ceil(h.at / run.input.dt)).sort((a, b) => a - b);
-
-/** Moves every vessel's fermentation on and says whether any own heat has changed. */
-function ferment(run: Run, span: number): boolean {
+/** Moves every vessel's own heat and evaporation on and says whether any has changed. */
+function moveProducts(run: Run, span: number): boolean {
   const { state, network, input, totalHeat } = run;
   let changed = false;
+  const seconds = state.step * input.dt + span / 2;
   for (let v = 0; v < state.heat.length; v++) {
-    const { kind } = input.chamber.vessels[v]!.product;
-    const fermented = stepFerment(state.ferments[v]!, kind, state.x[network.vessels[v]!]!, span);
-    const now = (fermented * totalHeat[v]!) / span;
-    changed ||= now !== state.heat[v];
-    state.heat[v] = now;
+    const vessel = input.chamber.vessels[v]!;
+    const shells = network.shells[v]!;
+    const core = state.x[network.vessels[v]!]!;
+    const own = ownHeat(vessel, state.ferments[v]!, totalHeat[v]!, core, seconds, span);
+    const taken = evaporation(vessel, state.x[shells[shells.length - 1]!.node]!);
+    changed ||= own !== state.heat[v] || taken !== state.evaporated[v];
+    state.heat[v] = own;
+    state.evaporated[v] = taken;
+    state.u[INPUT.vessel + v] = own - taken;
   }
   return changed;
 }
 
-/** The part of a step that only changes when a device or the product does: Γ times constant, heater and own heat. */
-function fixedPart(run: Run, hold: Hold, heating: boolean, into: Float64Array): void {
-  const { n, m, gamma } = hold;
-  const { heat } = run.state;
-  const { constant, heater, vessel } = INPUT;
-  const power = heating ? run.network.heaterPower : 0;
+/** The part of a step that only changes with devices and product: Γ times all inputs but the room. */
+function fixedPart(mode: Mode, u: Float64Array, into: Float64Array): void {
+  const { n, m, gamma } = mode.hold;
   for (let i = 0; i < n; i++) {
-    let sum = gamma[i * m + constant]! + gamma[i * m + heater]! * power;
-    for (let v = 0; v < heat.length; v++) sum += gamma[i * m + vessel + v]! * heat[v]!;
+    let sum = 0;
+    for (let j = 0; j < m; j++) if (j !== INPUT.room) sum += gamma[i * m + j]! * u[j]!;
     into[i] = sum;
   }
 }
@@ -130,76 +160,142 @@ function fixedPart(run: Run, hold: Hold, heating: boolean, into: Float64Array): 
  * held for a minute, controllers read before each step and act over it. The inner loop allocates nothing.
  */
 export function advance(run: Run, untilStep: number, watcher: Watcher): void {
-  const { input, network, holds, rooms, state } = run;
+  const { input, network, rooms, state } = run;
   const { chamber, dt } = input;
-  const { unit } = chamber;
+  const { x, u, machines, devices } = state;
+  const { heater, cooler } = chamber;
   const n = network.nodes.length;
-  const { x } = state;
   const next = paddedVector(n);
   const fixed = new Float64Array(n);
-  const phis = [padded(holds[0].phi, n), padded(holds[1].phi, n)] as const;
-  const roomGains = [columnOf(holds[0], INPUT.room), columnOf(holds[1], INPUT.room)] as const;
-  const productEvery = Math.max(1, Math.round(PRODUCT_STEP / dt));
+  const { unit, probe } = input.controllers[0]!;
+  const sensor = chamber.probes[probe]!;
+  const probeNode = network.probes[probe]!;
   const perStep = unit.scale === "C" ? 1 / unit.resolution : 1.8 / unit.resolution;
-  const changes = changeSteps(run);
-  const stepUnit = stepTwoOutlet;
+  // floor(… + ½) rounds halves up, as stepsOf does; the tail keeps binary fractions from falling short.
+  const shift = sensor.error * perStep + (unit.scale === "C" ? 0 : 32 / unit.resolution) + 0.5 + 1e-9;
+  const noise = sensor.noise * perStep;
+  const sensorStep = sensor.step;
+  const changes = changeSteps(input);
+  const productEvery = Math.max(1, Math.round(PRODUCT_STEP / dt));
+  const isFire = heater.kind === "charcoal" && network.heaterPower > 0;
+  const { heaterPower, iceMass } = network;
+  const heaterNode = network.heater >= 0 ? network.heater : network.air;
+  const airNode = network.air;
+  const canHeat = heaterPower > 0;
+  const canCool = network.law.power > 0;
+  const step1 = stepUnit;
   const take = takeStep;
 
-  const controller = state.controllers[0]!;
-  const probe = input.controllers[0]!.probe;
-  const probeNode = network.probes[probe]!;
-  // floor(… + ½) rounds halves up, as stepsOf does; the tail keeps binary fractions from falling short.
-  const shift = chamber.probes[probe]!.error * perStep + (unit.scale === "C" ? 0 : 32 / unit.resolution) + 0.5 + 1e-9;
-  const hasHeater = network.heaterPower > 0;
-  const hasCooler = network.coolerPower > 0;
-  let counts = countsAt(run, 0, state.step * dt);
-  let mode: 0 | 1 = 0;
-  let heatWas = false;
-  let stale = true;
-  let change = changes.findIndex((at) => at > state.step);
   let untilProduct = (productEvery - (state.step % productEvery)) % productEvery;
   let roomAt = state.step % rooms.length;
 
-  for (let step = state.step; step < untilStep; step++) {
-    if (change >= 0 && changes[change]! <= step) {
-      counts = countsAt(run, 0, step * dt);
-      change = change + 1 < changes.length ? change + 1 : -1;
-    }
-    if (untilProduct === 0) {
-      if (ferment(run, productEvery * dt)) stale = true;
-      untilProduct = productEvery;
-    }
-    untilProduct--;
-    const shown = Math.floor(x[probeNode]! * perStep + shift) + counts.offset;
-    stepUnit(controller, counts, shown, step === 0 ? 0 : dt);
-    const heating = hasHeater && controller.heating;
-    const cooling = hasCooler && controller.compressor;
-    const room = rooms[roomAt]!;
-    if (++roomAt === rooms.length) roomAt = 0;
+  while (state.step < untilStep) {
+    const first = state.step;
+    const change = changes.find((at) => at > first) ?? Infinity;
+    const last = Math.min(untilStep, change);
+    const now = situationAt(input, first);
+    const { counts, power, coldFails } = now;
+    const { offset } = counts[0]!;
+    const staysOff = heater.staysOff || now.heaterStaysOff;
+    const unhindered =
+      !staysOff && !heater.ownThermostat && heater.timer === 0 && !isFire && !now.heaterCutOut && now.heatStuck === "";
+    const freeCold = !cooler.ownThermostat && !cooler.staysOff && cooler.defrostEvery === 0 && now.coldStuck === "";
+    const conditions = now.conditions;
+    let ice = state.ice;
+    conditions.ice = ice;
+    let off = run.modes.of(conditions, false);
+    let on = canCool ? run.modes.of(conditions, true) : off;
+    u[INPUT.air] = power ? off.network.fanHeat : 0;
+    let drift = now.drifted * perStep;
+    const driftStep = now.driftRate * dt * perStep;
+    let stale = true;
+    let mode = state.mode;
+    if (!power) for (let c = 0; c < machines.length; c++) machines[c] = powerUp(unit.restAtStart);
 
-    state.step = step;
-    watcher.sample(state, shown, room, heating, cooling);
+    for (let step = first; step < last; step++) {
+      if (untilProduct === 0) {
+        state.step = step;
+        if (moveProducts(run, productEvery * dt)) stale = true;
+        untilProduct = productEvery;
+      }
+      untilProduct--;
 
-    const nextMode = cooling ? 1 : 0;
-    if (stale || nextMode !== mode || heating !== heatWas) {
-      mode = nextMode;
-      heatWas = heating;
-      stale = false;
-      fixedPart(run, holds[mode], heating, fixed);
+      let shown = NO_READING;
+      if (now.fault === 0) {
+        let felt = x[probeNode]!;
+        if (sensorStep > 0) felt = Math.round(felt / sensorStep) * sensorStep;
+        shown = Math.floor(felt * perStep + shift + drift + (noise > 0 ? noise * noiseAt(step) : 0)) + offset;
+      } else if (unit.atFault === "blind") shown = now.fault === 1 ? -1e6 : 1e6;
+      drift += driftStep;
+
+      let heatOut = false;
+      let coldOut = false;
+      if (power)
+        for (let c = 0; c < machines.length; c++) {
+          const machine = machines[c]!;
+          step1(machine, counts[c]!, shown, step === 0 ? 0 : dt);
+          heatOut ||= machine.heating;
+          coldOut ||= machine.compressor;
+        }
+
+      let heating = heatOut && canHeat;
+      let watts = heating ? heaterPower : 0;
+      if (!unhindered) {
+        if (now.heatStuck !== "") heatOut = now.heatStuck === "on";
+        const fed = power && heatOut && canHeat && !now.heaterCutOut;
+        heating = stepHeater(devices, heater, fed, x[heaterNode]!, staysOff, dt);
+        watts = heating ? heaterPower : 0;
+        if (isFire) {
+          watts = now.fuelOut ? 0 : stepFire(devices, heater, heating, dt);
+          heating &&= watts > 0;
+        }
+      }
+      let cooling = coldOut && canCool;
+      let defrost = 0;
+      if (!freeCold) {
+        if (now.coldStuck !== "") coldOut = now.coldStuck === "on";
+        const fed = power && coldOut && canCool;
+        cooling = stepCooler(devices, cooler, fed, x[airNode]!, dt);
+        defrost = fed && devices.defrostLeft > 0 ? cooler.defrostPower : 0;
+      }
+      if (watts !== u[INPUT.heater] || defrost !== u[INPUT.cold]) {
+        u[INPUT.heater] = watts;
+        u[INPUT.cold] = defrost;
+        stale = true;
+      }
+
+      const room = rooms[roomAt]!;
+      if (++roomAt === rooms.length) roomAt = 0;
+      if (iceMass > 0) {
+        devices.iceAge += dt;
+        if (cooler.iceEvery > 0 && devices.iceAge >= cooler.iceEvery && !now.iceForgotten)
+          changeIce(state, network, cooler.iceStart);
+        if (state.ice !== ice) {
+          ice = conditions.ice = state.ice;
+          off = run.modes.of(conditions, false);
+          on = canCool ? run.modes.of(conditions, true) : off;
+        }
+      }
+      const nextMode = cooling && !coldFails ? on : off;
+      if (nextMode !== mode || stale) {
+        mode = state.mode = nextMode;
+        stale = false;
+        fixedPart(mode, u, fixed);
+      }
+
+      state.step = step;
+      watcher.sample(state, shown, room, heating, cooling);
+
+      const taken = mode.absorb.length > 0 ? absorbed(mode, x, u, room) : 0;
+      take(mode.phi, x, next, fixed, mode.gain, room);
+      if (iceMass > 0) settleIce(state, network.cold, iceMass, taken);
     }
-    const phi = phis[mode];
-    const gain = roomGains[mode];
-    take(phi, x, next, fixed, gain, room);
+    state.step = last;
   }
-  state.step = untilStep;
-}
-
-function columnOf(hold: Hold, input: number): Float64Array {
-  return Float64Array.from({ length: hold.n }, (_, i) => hold.gamma[i * hold.m + input]!);
 }
 
 /** The temperature of a display, °C, from its steps: `shown · slope + zero`. */
 export function displayScale(run: Run): { slope: number; zero: number } {
-  const { scale, resolution } = run.input.chamber.unit;
+  const { scale, resolution } = run.input.controllers[0]!.unit;
   return scale === "C" ? { slope: resolution, zero: 0 } : { slope: resolution / 1.8, zero: -32 / 1.8 };
 }

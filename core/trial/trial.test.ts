@@ -106,8 +106,8 @@ describe("happenings", () => {
   it("takes over other settings at their moment", () => {
     const chamber = chamberWith(...steadyRoom(10), ...heldAt(20));
     const input = plainTrial(chamber, settingsOf(20, 0.5, 0.5), 4);
-    const later = { kind: "settings" as const, at: 2 * 86_400, controller: 0, settings: settingsOf(15, 0.5, 0.5) };
-    const changed = runTrial({ ...input, happenings: [later] });
+    const happenings = [{ id: "a", kind: "setpoint" as const, at: 2 * 86_400, to: celsius(15) }];
+    const changed = runTrial({ ...input, chamber: { ...chamber, happenings } });
     expect(runTrial(input).metrics.whole.product.low).toBeGreaterThan(19);
     expect(changed.metrics.whole.product.low).toBeLessThan(16);
     expect(changed.metrics.whole.product.lowAt).toBeGreaterThan(2 * 86_400);

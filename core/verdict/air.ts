@@ -1,11 +1,22 @@
-import { heaterFor, heatNeeded } from "../chamber";
+import { hasHeater, heaterFor, heatNeeded } from "../chamber";
 import { measures, printMeasure } from "../quantity";
+import type { CabinetKind } from "../model";
 import type { Rule } from "./types";
 import { words } from "./words";
 
 /** Above this the lumped model of a plastic-lined box has left its ground, °C. */
 const MODEL_END = 80;
 const HOT = 45;
+/** Boxes with plastic linings or foam; pots, kettles, drums and brick are made for heat. */
+const plastic: readonly CabinetKind[] = [
+  "upright",
+  "underCounter",
+  "fridgeFreezer",
+  "chest",
+  "wine",
+  "foam",
+  "warmBox",
+];
 /** More than this above the band is an excursion that the product's skin feels, K. */
 const UNSEEN = 10;
 
@@ -14,9 +25,9 @@ export const airTooHot: Rule = (c) => {
   const { air } = c.trial.metrics.whole;
   const { chamber } = c.plan;
   if (air.high < HOT || air.high < chamber.stages[0]!.high + 15 || chamber.room.high > HOT) return null;
-  if (chamber.heater.power === 0) return null;
+  if (!hasHeater(chamber) || !plastic.includes(chamber.cabinet.kind)) return null;
   const { at, when } = words(c);
-  const smaller = heaterFor(heatNeeded(chamber, chamber.stages[0]!.target));
+  const smaller = heaterFor(heatNeeded(chamber, chamber.stages[0]!.target), chamber.cabinet.kind);
   return {
     id: "air-too-hot",
     severity: "danger",
@@ -45,6 +56,7 @@ export const airUnseen: Rule = (c) => {
   const over = settled.air.high - high;
   const under = low - settled.air.low;
   const worst = Math.max(over, under);
+  if (!plastic.includes(c.plan.chamber.cabinet.kind)) return null;
   if (worst < UNSEEN || (over > under && settled.air.high >= HOT)) return null;
   const { at, by, when } = words(c);
   const moment = over > under ? settled.air.highAt : settled.air.lowAt;

@@ -1,4 +1,4 @@
-import { coldAvailable, coldNeeded, heaterFor, heatNeeded } from "../chamber";
+import { coldAvailable, coldNeeded, coolersFor, hasCooler, hasHeater, heaterFor, heatNeeded } from "../chamber";
 import { peakOwnHeat } from "../product";
 import { printDuration, printMeasure, measures } from "../quantity";
 import type { Rule } from "./types";
@@ -14,7 +14,7 @@ export const neverArrives: Rule = (c) => {
   const stage = c.plan.chamber.stages[0]!;
   const below = metrics.whole.product.high < stage.low;
   const need = heatNeeded(c.plan.chamber, stage.target);
-  const power = heaterFor(need);
+  const power = heaterFor(need, c.plan.chamber.cabinet.kind);
   return {
     id: "never-arrives",
     severity: "danger",
@@ -66,12 +66,12 @@ export const slowArrival: Rule = (c) => {
 export const heaterTooWeak: Rule = (c) => {
   const { metrics } = c.trial;
   const stage = c.plan.chamber.stages[0]!;
-  const { power } = c.plan.chamber.heater;
+  const power = hasHeater(c.plan.chamber) ? c.plan.chamber.heater.power : 0;
   const need = heatNeeded(c.plan.chamber, stage.target);
   const sinks = metrics.arrived !== null && metrics.arrived.product.low < stage.low - 0.1;
   if (!sinks || need <= power * 0.95) return null;
   const { at, when } = words(c);
-  const better = heaterFor(need);
+  const better = heaterFor(need, c.plan.chamber.cabinet.kind);
   return {
     id: "heater-too-weak",
     severity: "danger",
@@ -99,25 +99,28 @@ export const coldTooWeak: Rule = (c) => {
   const stage = chamber.stages[0]!;
   const warms = metrics.arrived !== null && metrics.arrived.product.high > stage.high + 0.1;
   const vessel = chamber.vessels[0]!;
-  const peak = peakOwnHeat(vessel.product, vessel.volume, stage.target);
+  const peak = vessel.count * peakOwnHeat(vessel.product, vessel.volume, stage.target);
   const need = coldNeeded(chamber, stage.target, peak);
-  const have = chamber.cooler.power > 0 ? coldAvailable(chamber, stage.target, chamber.room.high) : 0;
+  const have = coldAvailable(chamber, stage.target, chamber.room.high);
   if (!warms || need <= have * 0.95) return null;
   const { at, when } = words(c);
   return {
     id: "cold-too-weak",
     severity: "danger",
     station: "heat",
-    title: chamber.cooler.power === 0 ? "Nothing to cool with" : "The cooling is too weak",
-    text: `In a room at ${at(chamber.room.high)}${peak > 1 ? `, with up to ${watts(peak)} of the beer\u2019s own heat,` : ""} holding ${at(stage.target)} takes ${watts(need)} of cold; ${have === 0 ? "there is no cooling" : `this compressor gives about ${watts(have)}`}. The product rises to ${at(metrics.arrived!.product.high)} (${when(metrics.arrived!.product.highAt)}).`,
+    title: !hasCooler(chamber) ? "Nothing to cool with" : "The cooling is too weak",
+    text: `In a room at ${at(chamber.room.high)}${peak > 1 ? `, with up to ${watts(peak)} of the product\u2019s own heat,` : ""} holding ${at(stage.target)} takes ${watts(need)} of cold; ${have === 0 ? "there is no cooling" : `the cooling gives about ${watts(have)}`}. The product rises to ${at(metrics.arrived!.product.high)} (${when(metrics.arrived!.product.highAt)}).`,
     moment: metrics.arrived!.product.highAt,
     remedies:
-      chamber.cooler.power === 0
+      !hasCooler(chamber) && coolersFor(chamber.cabinet.kind).includes("compressor")
         ? [
             {
               id: "cooler",
-              label: "Use the cabinet\u2019s compressor (70\u00a0W of cold)",
-              edits: [{ section: "cooler", field: "power", value: 70 }],
+              label: "Use the box\u2019s own compressor",
+              edits: [
+                { section: "cooler", field: "kind", value: "compressor" },
+                { section: "cooler", field: "power", value: undefined },
+              ],
             },
           ]
         : [],
@@ -129,9 +132,9 @@ export const heaterBarely: Rule = (c) => {
   const stage = c.plan.chamber.stages[0]!;
   const { power } = c.plan.chamber.heater;
   const need = heatNeeded(c.plan.chamber, stage.target);
-  if (power === 0 || need > power * 0.95 || need < power * 0.75) return null;
+  if (!hasHeater(c.plan.chamber) || need > power * 0.95 || need < power * 0.75) return null;
   const { at } = words(c);
-  const better = heaterFor(need);
+  const better = heaterFor(need, c.plan.chamber.cabinet.kind);
   return {
     id: "heater-barely",
     severity: "note",

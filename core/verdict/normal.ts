@@ -1,3 +1,4 @@
+import { hasCooler, hasHeater } from "../chamber";
 import { printDuration, printNumber } from "../quantity";
 import type { Case, Rule } from "./types";
 import { fromTo } from "./words";
@@ -13,8 +14,14 @@ export function whatIsNormal({ trial, scale, plan }: Case): string[] {
     usual.rest === null
       ? `${device} runs ${printDuration(usual.run)} at a time.`
       : `${device} runs ${printDuration(usual.run)} in ${printDuration(usual.run + usual.rest)}; past ${printDuration(usual.run * 3)} look at ${look}.`;
-  if (usualCold && plan.chamber.cooler.power > 0) lines.push(cycle("The fridge", usualCold, "door, frost and probe"));
-  if (usualHeat && plan.chamber.heater.power > 0) lines.push(cycle("The heater", usualHeat, "door, plug and probe"));
+  if (usualCold && hasCooler(plan.chamber))
+    lines.push(cycle(plan.plugged.compressor ? "The fridge" : "The cooling", usualCold, "door, frost and probe"));
+  if (usualHeat && hasHeater(plan.chamber))
+    lines.push(
+      plan.chamber.heater.kind === "charcoal"
+        ? cycle("The blower", usualHeat, "fuel, ash and lid")
+        : cycle("The heater", usualHeat, "door, plug and probe"),
+    );
   if (!usualCold && !usualHeat) lines.push("Neither device has anything to do.");
   return lines;
 }
@@ -24,13 +31,16 @@ export const allWell: Rule = (c) => {
   const lines = whatIsNormal(c);
   if (lines.length === 0) return null;
   const { energy } = c.trial.metrics;
-  const kilowattHours = (energy.heater + energy.compressor) / 3.6e6 / c.trial.days;
+  const { plan } = c;
+  const fire = plan.chamber.heater.kind === "charcoal";
+  const kilowattHours =
+    ((plan.chamber.heater.kind === "charcoal" ? 0 : energy.heater) + energy.cooler) / 3.6e6 / c.trial.days;
   return {
     id: "all-well",
     severity: "good",
     station: "settings",
     title: "What is normal",
-    text: `${lines.join(" ")} It uses about ${printNumber(kilowattHours, 0.1)}\u00a0kWh a day (estimate).`,
+    text: `${lines.join(" ")} ${fire ? `It burns about ${printNumber(c.trial.metrics.fuelBurned / c.trial.days, 0.1)}\u00a0kg a day` : `It uses about ${printNumber(kilowattHours, 0.1)}\u00a0kWh a day`} (estimate).`,
     moment: null,
     remedies: [],
   };

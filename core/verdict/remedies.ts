@@ -1,17 +1,61 @@
-import { differenceOnUnit, onUnit, resolutionOf } from "../controller";
-import { celsius, kelvins } from "../quantity";
+import { fitToUnit, parametersOf, pointsOf, resolutionOf, settingsAt, type Points } from "../controller";
+import type { Edit, SettingName } from "../model";
+import { celsius } from "../quantity";
 import type { Case, Remedy } from "./types";
 
 /** Remedies that several rules offer; each is null where it would change nothing. */
 
-const atLeast = (d: number, { plan }: Case) =>
-  differenceOnUnit(kelvins(Math.max(d, plan.chamber.unit.differentialLow)), plan.chamber.unit);
+/** The edits that make the unit switch at other readings, in the parameters that it has; null where nothing changes. */
+function switchAt({ plan }: Case, points: Points): Edit[] | null {
+  const { settings, chamber } = plan;
+  const { unit } = chamber;
+  const next = fitToUnit(settingsAt(points, unit, settings), unit);
+  const half = resolutionOf(unit) / 2;
+  const edits = parametersOf(unit)
+    .filter((field) => Math.abs(next[field] - settings[field]) > half)
+    .map((field): Edit => ({ section: "settings", field, value: next[field] }) as Edit);
+  return edits.length ? edits : null;
+}
 
-/** The first multiple of the unit's resolution that is not below `d`. */
-const roundedUp = (d: number, c: Case) => atLeast(d + resolutionOf(c.plan.chamber.unit) * 0.499, c);
+const remedy = (id: string, label: string, edits: Edit[] | null): Remedy | null =>
+  edits ? { id, label, edits } : null;
+
+/** Both differentials, the ends at which each goes off left where they are; rounded away from them. */
+function withDifferentials(c: Case, heating: number, cooling: number): Points {
+  const { settings, chamber } = c.plan;
+  const points = pointsOf(settings, chamber.unit);
+  const tail = resolutionOf(chamber.unit) * 0.499;
+  const least = chamber.unit.differentialLow;
+  return {
+    ...points,
+    heatOn: celsius(points.heatOff - Math.max(heating + tail, least)),
+    coolOn: celsius(points.coolOff + Math.max(cooling + tail, least)),
+  };
+}
+
+const differentialsOf = ({ plan }: Case) => {
+  const points = pointsOf(plan.settings, plan.chamber.unit);
+  return { heating: points.heatOff - points.heatOn, cooling: points.coolOn - points.coolOff };
+};
 
 export function strapProbe({ plan }: Case): Remedy | null {
-  return plan.chamber.probes[0]!.place === "strapped"
+  const { probes, cabinet, vessels } = plan.chamber;
+  const { place } = probes[0]!;
+  if (cabinet.kind === "crock" || cabinet.kind === "kettle") return null;
+  const { form } = vessels[0]!;
+  if (form === "tray" || form === "piece")
+    return place === "core"
+      ? null
+      : {
+          id: "into-product",
+          label: "Push the probe into the product",
+          edits: [
+            { section: "probe", field: "place", value: "core" },
+            { section: "probe", field: "lag", value: undefined },
+            { section: "probe", field: "share", value: undefined },
+          ],
+        };
+  return place === "strapped"
     ? null
     : {
         id: "strap-probe",
@@ -23,62 +67,75 @@ export function strapProbe({ plan }: Case): Remedy | null {
 /** Puts typed numbers back to what the band asks for. */
 export function backToAdvised({ plan: { settings, advised, chamber } }: Case): Remedy | null {
   const half = resolutionOf(chamber.unit) / 2;
-  const fields = (["setpoint", "heatingDifferential", "coolingDifferential"] as const).filter(
-    (field) => Math.abs(settings[field] - advised[field]) > half,
+  const alarms: readonly SettingName[] = ["lowAlarm", "highAlarm", "lowDeviation", "highDeviation", "offset"];
+  const fields = parametersOf(chamber.unit).filter(
+    (field) => !alarms.includes(field) && Math.abs(settings[field] - advised[field]) > half,
   );
   if (fields.length === 0) return null;
   return {
     id: "advised",
     label: "Go back to the settings that follow from the band",
-    edits: fields.map((field) => ({ section: "settings", field, value: undefined })),
+    edits: fields.map((field) => ({ section: "settings", field, value: undefined }) as Edit),
   };
 }
 
 export function widenToMargins(c: Case): Remedy | null {
-  const { settings, margins } = c.plan;
+  const { margins } = c.plan;
   const measured = c.trial.metrics.runOn;
-  const heating = roundedUp(Math.max(margins.heating, measured.cold + 0.2, settings.heatingDifferential), c);
-  const cooling = roundedUp(Math.max(margins.cooling, measured.heat + 0.2, settings.coolingDifferential), c);
-  if (heating <= settings.heatingDifferential && cooling <= settings.coolingDifferential) return null;
-  return {
-    id: "widen",
-    label: "Widen the differentials until neither device answers the other",
-    edits: [
-      { section: "settings", field: "heatingDifferential", value: heating },
-      { section: "settings", field: "coolingDifferential", value: cooling },
-    ],
-  };
+  const now = differentialsOf(c);
+  const heating = Math.max(margins.heating, measured.cold + 0.2, now.heating);
+  const cooling = Math.max(margins.cooling, measured.heat + 0.2, now.cooling);
+  if (heating <= now.heating && cooling <= now.cooling) return null;
+  return remedy(
+    "widen",
+    "Widen the differentials until neither device answers the other",
+    switchAt(c, withDifferentials(c, heating, cooling)),
+  );
 }
 
 export function narrow(c: Case): Remedy | null {
-  const { settings, margins } = c.plan;
-  const heating = roundedUp(Math.max(settings.heatingDifferential / 2, margins.heating), c);
-  const cooling = roundedUp(Math.max(settings.coolingDifferential / 2, margins.cooling), c);
-  if (heating >= settings.heatingDifferential && cooling >= settings.coolingDifferential) return null;
-  return {
-    id: "narrow",
-    label: "Halve the differentials, as far as heat and cold stay apart",
-    edits: [
-      { section: "settings", field: "heatingDifferential", value: heating },
-      { section: "settings", field: "coolingDifferential", value: cooling },
-    ],
-  };
+  const { margins } = c.plan;
+  const now = differentialsOf(c);
+  const heating = Math.max(now.heating / 2, margins.heating);
+  const cooling = Math.max(now.cooling / 2, margins.cooling);
+  if (heating >= now.heating && cooling >= now.cooling) return null;
+  return remedy(
+    "narrow",
+    "Halve the differentials, as far as heat and cold stay apart",
+    switchAt(c, withDifferentials(c, Math.min(heating, now.heating), Math.min(cooling, now.cooling))),
+  );
 }
 
-/** Moves the setpoint so that the product's swing is centred on the target. */
+export function doubleCold(c: Case): Remedy | null {
+  const now = differentialsOf(c);
+  return remedy(
+    "wider-cold",
+    "Double the cooling differential",
+    switchAt(c, withDifferentials(c, now.heating, now.cooling * 2)),
+  );
+}
+
+/** Moves all switching so that the product's swing is centred on the target. */
 export function shiftSetpoint(c: Case): Remedy | null {
   const { plan, trial } = c;
   const range = trial.metrics.arrived?.product;
   if (!range) return null;
   const { low, high } = plan.chamber.stages[0]!;
   const shift = (low + high) / 2 - (range.low + range.high) / 2;
-  const setpoint = onUnit(celsius(plan.settings.setpoint + shift), plan.chamber.unit);
-  if (Math.abs(setpoint - plan.settings.setpoint) < resolutionOf(plan.chamber.unit) / 2) return null;
-  return {
-    id: "shift",
-    label: "Move the setpoint so that the swing lies in the middle of the band",
-    edits: [{ section: "settings", field: "setpoint", value: setpoint }],
-  };
+  const points = pointsOf(plan.settings, plan.chamber.unit);
+  const moved = (t: number) => celsius(t + shift);
+  return remedy(
+    "shift",
+    plan.chamber.unit.kind === "twoLimits"
+      ? "Move both limits so that the swing lies in the middle of the band"
+      : "Move the setpoint so that the swing lies in the middle of the band",
+    switchAt(c, {
+      heatOn: moved(points.heatOn),
+      heatOff: moved(points.heatOff),
+      coolOn: moved(points.coolOn),
+      coolOff: moved(points.coolOff),
+    }),
+  );
 }
 
 export const offered = (...remedies: (Remedy | null)[]): Remedy[] => remedies.filter((r) => r !== null);

@@ -1,6 +1,6 @@
-import { USUAL_DELAY } from "../controller";
-import { kelvins, printDuration } from "../quantity";
-import { backToAdvised, offered, strapProbe, widenToMargins } from "./remedies";
+import { outletsOf, pointsOf, USUAL_DELAY } from "../controller";
+import { printDuration } from "../quantity";
+import { backToAdvised, doubleCold, offered, strapProbe, widenToMargins } from "./remedies";
 import type { Rule } from "./types";
 import { words } from "./words";
 
@@ -12,19 +12,22 @@ export const chasing: Rule = (c) => {
   const { reversals, runOn } = c.trial.metrics;
   if (reversals.perDay <= CHASE_PER_DAY || reversals.worstFrom === null) return null;
   const { by, when } = words(c);
-  const { settings, margins } = c.plan;
-  const residualCold = Math.max(margins.heating - 0.2, runOn.cold) - settings.heatingDifferential;
-  const residualHeat = Math.max(margins.cooling - 0.2, runOn.heat) - settings.coolingDifferential;
+  const { settings, margins, chamber } = c.plan;
+  const points = pointsOf(settings, chamber.unit);
+  const heatGap = points.coolOff - points.heatOn;
+  const coldGap = points.coolOn - points.heatOff;
+  const residualCold = Math.max(margins.heating - 0.2, runOn.cold) - heatGap;
+  const residualHeat = Math.max(margins.cooling - 0.2, runOn.heat) - coldGap;
   const cause =
     residualCold >= residualHeat
-      ? `the evaporator stays cold after the compressor stops and carries the probe ${by(Math.max(margins.heating - 0.2, runOn.cold))} on, more than the heating differential of ${by(settings.heatingDifferential)}`
-      : `the heater stays hot after it is cut and carries the probe ${by(Math.max(margins.cooling - 0.2, runOn.heat))} on, more than the cooling differential of ${by(settings.coolingDifferential)}`;
+      ? `the evaporator stays cold after the compressor stops and carries the probe ${by(Math.max(margins.heating - 0.2, runOn.cold))} on, more than the ${by(heatGap)} that lie between cold and heat`
+      : `the heater stays hot after it is cut and carries the probe ${by(Math.max(margins.cooling - 0.2, runOn.heat))} on, more than the ${by(coldGap)} that lie between heat and cold`;
   return {
     id: "chasing",
     severity: "danger",
     station: "settings",
     title: "Heat and cold chase each other",
-    text: `${Math.round(reversals.perDay)} times a day one starts within 90 minutes of the other\u2019s stop (${when(reversals.worstFrom)}): ${cause}. A longer compressor delay does not cure it.`,
+    text: `${Math.round(reversals.perDay)} times a day one starts within 90 minutes of the other\u2019s stop (${when(reversals.worstFrom)}): ${cause}. ${chamber.unit.kind === "pair" ? "The two units do not know of each other. " : ""}A longer compressor delay does not cure it.`,
     moment: reversals.worstFrom,
     remedies: offered(widenToMargins(c), strapProbe(c), backToAdvised(c)),
   };
@@ -35,7 +38,7 @@ const MANY_STARTS = 4;
 /** The compressor starts too often. */
 export const shortCycling: Rule = (c) => {
   const { busiestHour, reversals } = c.trial.metrics;
-  if (busiestHour.starts <= MANY_STARTS || reversals.perDay > CHASE_PER_DAY) return null;
+  if (!c.plan.plugged.compressor || busiestHour.starts <= MANY_STARTS || reversals.perDay > CHASE_PER_DAY) return null;
   const { when } = words(c);
   return {
     id: "short-cycling",
@@ -44,20 +47,7 @@ export const shortCycling: Rule = (c) => {
     title: "The compressor starts too often",
     text: `${busiestHour.starts} starts within an hour (${when(busiestHour.from)}). Each start wears it; three an hour are plenty.`,
     moment: busiestHour.from,
-    remedies: offered(
-      {
-        id: "wider-cold",
-        label: "Double the cooling differential",
-        edits: [
-          {
-            section: "settings",
-            field: "coolingDifferential",
-            value: kelvins(c.plan.settings.coolingDifferential * 2),
-          },
-        ],
-      },
-      strapProbe(c),
-    ),
+    remedies: offered(doubleCold(c), strapProbe(c)),
   };
 };
 
@@ -66,7 +56,9 @@ const LEAST_DELAY = 180;
 /** A compressor without a rest. */
 export const delayTooShort: Rule = (c) => {
   const { compressorDelay } = c.plan.settings;
-  if (c.plan.chamber.cooler.power === 0 || compressorDelay >= LEAST_DELAY) return null;
+  const { unit } = c.plan.chamber;
+  if (!c.plan.plugged.compressor || !outletsOf(unit).cold || unit.delayHigh === 0) return null;
+  if (compressorDelay >= LEAST_DELAY) return null;
   const { shortestRest } = c.trial.metrics;
   return {
     id: "delay-too-short",

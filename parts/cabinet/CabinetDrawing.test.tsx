@@ -1,7 +1,7 @@
 import "@testing-library/jest-dom";
 import { render, screen } from "@testing-library/react";
 import { describe as describeChamber, newChamber, tryEdits } from "@/core/chamber";
-import { probePlaces, type Edit } from "@/core/model";
+import { cabinetKinds, probePlaces, type Edit } from "@/core/model";
 import { CabinetDrawing } from ".";
 
 const METRE = 200;
@@ -52,16 +52,27 @@ describe("the cabinet drawing", () => {
   it.each(probePlaces)("puts a probe %s inside of the cabinet", (place) => {
     const container = draw({ section: "probe", field: "place", value: place });
     const probe = container.querySelector("circle:last-of-type")!;
-    const half = (0.6 * METRE) / 2;
-    expect(Math.abs(Number(probe.getAttribute("cx")))).toBeLessThan(half);
-    expect(Number(probe.getAttribute("cy"))).toBeLessThan(0);
-    expect(Number(probe.getAttribute("cy"))).toBeGreaterThan(-1.5 * METRE);
+    const [x, y] = [Number(probe.getAttribute("cx")), Number(probe.getAttribute("cy"))];
+    expect(x).toBeGreaterThan(0.05 * METRE);
+    expect(x).toBeLessThan(0.55 * METRE);
+    expect(y).toBeGreaterThan(0.05 * METRE);
+    expect(y).toBeLessThan(1.6 * METRE);
+  });
+
+  it.each(cabinetKinds)("draws a %s with its probe and what stands in it inside of its own measures", (kind) => {
+    const container = draw({ section: "cabinet", field: "kind", value: kind }, { section: "vessel", field: "count", value: 3 });
+    const { cabinet } = chamberWith({ section: "cabinet", field: "kind", value: kind });
+    const probe = container.querySelector("circle:last-of-type")!;
+    expect(Number(probe.getAttribute("cx"))).toBeGreaterThan(0);
+    expect(Number(probe.getAttribute("cx"))).toBeLessThan(cabinet.width * METRE);
+    expect(Number(probe.getAttribute("cy"))).toBeLessThan(cabinet.height * METRE);
+    expect(container.innerHTML).not.toMatch(/NaN|undefined/);
   });
 
   it("says in words what it shows", () => {
     draw();
     expect(screen.getByRole("img").getAttribute("aria-label")!.replaceAll("\u00a0", " ")).toBe(
-      "Upright cabinet 170 cm tall and 60 cm wide, with 23 L of ale in it",
+      "Upright larder fridge, 170 cm tall and 60 cm wide, with 23 L of ale in it",
     );
   });
 });

@@ -2,3 +2,4 @@ export * from "./Caution";
 export * from "./Glazes";
 export * from "./keys";
 export * from "./shortcutList";
+export * from "./download";

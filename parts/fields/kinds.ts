@@ -4,6 +4,7 @@ import {
   fromScale,
   inScale,
   kelvins,
+  measures,
   printClock,
   printMeasure,
   printNumber,
@@ -93,3 +94,39 @@ export const clockKind: FieldKind = {
   step: (h, steps) => (((Math.round(h) + steps) % 24) + 24) % 24,
   say: printClock,
 };
+
+/** A plain number with a unit that nobody types otherwise. `inSI` is the SI value of one. */
+export const plainKind = (unit: string, resolution: number, inSI = 1): FieldKind => ({
+  read: (text) => {
+    const number = readNumber(text);
+    if (!number.ok) return number;
+    const { value, rest } = number.value;
+    if (rest && rest.toLowerCase() !== unit.toLowerCase())
+      return refuse(`Type the number alone, or with ${unit}; \u201c${rest}\u201d is not known here.`);
+    return { ok: true, value: value * inSI };
+  },
+  print: (si) =>
+    printNumber(si / inSI, Math.min(resolution, 1))
+      .replace(/(\.\d*?)0+$/, "$1")
+      .replace(/\.$/, ""),
+  unit,
+  step: (si, steps) => roundTo(si / inSI + steps * resolution, resolution) * inSI,
+  say: (si) => `${printNumber(si / inSI, Math.min(resolution, 1))} ${unit}`,
+});
+
+/** Hours, for spans that people think of in hours; "1h30" and "20 min" are understood. */
+export const hoursKind: FieldKind = {
+  read: (text) =>
+    readNumber(text).ok && /^\s*[\d.,]+\s*$/.test(text)
+      ? readMeasure(`${text} h`, measures.minutes, "metric")
+      : readDuration(text),
+  print: (s) =>
+    printNumber(s / 3600, 0.01)
+      .replace(/(\.\d*?)0+$/, "$1")
+      .replace(/\.$/, ""),
+  unit: "h",
+  step: (s, steps) => Math.max(0, Math.round(s / 3600) + steps) * 3600,
+  say: (s) => `${printNumber(s / 3600, 0.1)} hours`,
+};
+
+export const percentKind: FieldKind = plainKind("%", 5, 0.01);

@@ -1,0 +1,25 @@
+"use client";
+
+import type { Edit } from "@/core/model";
+import { Toggle } from "@/parts/fields";
+import { useBench } from "./context";
+
+interface Props {
+  at: Pick<Edit, "section" | "field" | "index">;
+  label: string;
+  value: boolean;
+  hint?: string;
+}
+
+/** A yes or no of the chamber. */
+export function ToggleField({ at, label, value, hint }: Props) {
+  const { apply } = useBench();
+  return (
+    <Toggle
+      label={label}
+      value={value}
+      hint={hint}
+      onChange={(next) => apply([{ ...at, value: next } as Edit], label.toLowerCase())}
+    />
+  );
+}

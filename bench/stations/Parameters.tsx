@@ -1,0 +1,53 @@
+"use client";
+
+import { parametersInfo, thermalDefaults, type ParameterInfo } from "@/core/chamber";
+import { storedValue } from "@/core/model";
+import { printNumber } from "@/core/quantity";
+import { plainKind } from "@/parts/fields";
+import { useBench } from "../context";
+import { ValueField } from "../ValueField";
+
+const figures = (value: number) => printNumber(value, value >= 100 ? 1 : value >= 10 ? 0.1 : 0.01);
+
+/** Every parameter of the model: what it is, its usual range, where it comes from, and the way back. */
+export function Parameters() {
+  const { chamber } = useBench();
+  return (
+    <details className="rule-line border-t pt-2">
+      <summary className="min-h-11 content-center font-semibold">All parameters of the model</summary>
+      <p className="quiet max-w-prose">
+        Engineering estimates from the measures and devices above. Type your own where you know better; a proving test
+        with water finds the ones that matter most.
+      </p>
+      <div className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-x-6 gap-y-3">
+        {parametersInfo(chamber).map((info) => (
+          <Parameter key={info.field} info={info} />
+        ))}
+      </div>
+    </details>
+  );
+}
+
+function Parameter({ info }: { info: ParameterInfo }) {
+  const { chamber, record } = useBench();
+  const { cabinet, heater, cooler, vessels } = chamber;
+  const estimate = thermalDefaults(cabinet, heater, cooler, vessels[0]!)[info.field];
+  const typed = storedValue(record, { section: "thermal", field: info.field });
+  const unit = info.unit === "layers" ? "" : info.unit;
+  const range =
+    info.unit === "layers"
+      ? "Usual: 1 to 3."
+      : estimate > 0
+        ? `Usual: ${figures(estimate / 2)} to ${figures(estimate * 2)} ${unit}.`
+        : "Usual: 0.";
+  const origin = !typed ? "Estimated." : typed.origin === "typed" ? `Typed; estimate ${figures(estimate)}.` : "Fitted.";
+  return (
+    <ValueField
+      at={{ section: "thermal", field: info.field }}
+      label={info.label}
+      kind={plainKind(unit, info.step)}
+      value={chamber.thermal[info.field]}
+      hint={`${info.meaning} ${range} ${origin}`}
+    />
+  );
+}

@@ -1,0 +1,87 @@
+"use client";
+
+import { useState } from "react";
+import { bandOf, labelOf, parametersOf, questionsOf, sentenceOf } from "@/core/controller";
+import type { SettingName, Settings } from "@/core/model";
+import { peakOwnHeat } from "@/core/product";
+import { printTemperature } from "@/core/quantity";
+import { NumberField } from "@/parts/fields";
+import { useBench } from "../context";
+import { settingEdits } from "./editsOf";
+import { Remarks } from "./Remarks";
+import { settingKind } from "./settingKind";
+
+/** Numbers as they stand in a unit already: what it will do with them, before any of it is taken over. */
+export function ReadBack() {
+  const { chamber, plan, preferences, apply } = useBench();
+  const { scale } = preferences;
+  const { unit } = chamber;
+  const [typed, setTyped] = useState<Partial<Settings>>({});
+  const [problem, setProblem] = useState<string | null>(null);
+  const settings: Settings = { ...plan.settings, ...typed };
+  const vessel = chamber.vessels[0]!;
+  const about = {
+    ask: plan.ask,
+    advised: plan.advised,
+    room: chamber.room,
+    plugged: plan.plugged,
+    ownHeat: peakOwnHeat(vessel.product, vessel.volume, plan.ask.target) > 0.5,
+  };
+  const band = bandOf(settings, unit);
+  const changed = Object.keys(typed).length > 0;
+  return (
+    <details className="rule-line border-t pt-2" data-part="read-back">
+      <summary className="min-h-11 content-center font-semibold">Numbers that stand in your unit already</summary>
+      <p className="quiet max-w-prose">
+        Type what its display shows, in either scale. Nothing is taken over until you say so.
+      </p>
+      <div className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-6 gap-y-2">
+        {parametersOf(unit).map((name: SettingName) => (
+          <NumberField
+            key={name}
+            label={`${labelOf(name, unit)}, in the unit`}
+            kind={settingKind(name, unit, scale)}
+            value={settings[name]}
+            onCommit={(value) => {
+              setTyped((t) => ({ ...t, [name]: value }));
+              return null;
+            }}
+          />
+        ))}
+      </div>
+      <section aria-label="What your unit will do" className="border-base-content my-3 grid gap-1 border-l-4 pl-3">
+        <h4 className="font-semibold">This is what your unit will do:</h4>
+        {sentenceOf(settings, unit, plan.plugged, scale).map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+        <p>
+          Its reading stays between {printTemperature(band.low, scale)} and {printTemperature(band.high, scale)} where
+          heat and cold are strong enough; your band is {printTemperature(plan.ask.low, scale)} to{" "}
+          {printTemperature(plan.ask.high, scale)}.
+        </p>
+      </section>
+      <Remarks findings={[]} questions={questionsOf(settings, unit, about, scale)} />
+      <div className="mt-2 flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="key key-strong"
+          onClick={() => {
+            const refused = apply(settingEdits(settings, unit), "numbers from the unit");
+            setProblem(refused);
+            if (!refused) setTyped({});
+          }}
+        >
+          Take these numbers over
+        </button>
+        <button type="button" className="key" disabled={!changed} onClick={() => setTyped({})}>
+          Start again
+        </button>
+      </div>
+      {problem && (
+        <p role="alert" className="text-error font-semibold">
+          {problem}
+        </p>
+      )}
+    </details>
+  );
+}

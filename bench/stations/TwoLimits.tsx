@@ -1,0 +1,67 @@
+"use client";
+
+import { useState } from "react";
+import { bandOf, labelOf, parametersOf, printSetting, settingsForLimits } from "@/core/controller";
+import { celsius, type Temperature } from "@/core/quantity";
+import { NumberField, temperatureKind } from "@/parts/fields";
+import { useBench } from "../context";
+import { Fields } from "../Fields";
+import { settingEdits } from "./editsOf";
+
+/** Settings from the two readings between which it shall stay. */
+export function TwoLimits() {
+  const { chamber, plan, preferences, apply } = useBench();
+  const { scale } = preferences;
+  const { unit } = chamber;
+  const now = bandOf(plan.settings, unit);
+  const [typed, setTyped] = useState<{ low?: Temperature; high?: Temperature }>({});
+  const low = typed.low ?? now.low;
+  const high = typed.high ?? now.high;
+  const [problem, setProblem] = useState<string | null>(null);
+  const kind = temperatureKind(scale, scale === unit.scale ? unit.resolution : 0.1);
+  const settings = low < high ? settingsForLimits(low, high, unit, plan.settings) : null;
+  const set = (end: "low" | "high") => (value: number) => {
+    setTyped((t) => ({ ...t, [end]: celsius(value) }));
+    return null;
+  };
+  return (
+    <details className="rule-line border-t pt-2">
+      <summary className="min-h-11 content-center font-semibold">From two limits</summary>
+      <Fields title="Between which two readings shall it stay?">
+        <NumberField label="Lower limit" kind={kind} value={low} onCommit={set("low")} />
+        <NumberField label="Upper limit" kind={kind} value={high} onCommit={set("high")} />
+      </Fields>
+      {settings ? (
+        <p>
+          {parametersOf(unit)
+            .slice(0, unit.kind === "pair" ? 4 : 3)
+            .filter((name) => name !== "compressorDelay" && !name.endsWith("Alarm"))
+            .map((name) => `${labelOf(name, unit)} ${printSetting(settings, name, unit, scale)}`)
+            .join(", ")}
+          .
+        </p>
+      ) : (
+        <p role="alert" className="text-error font-semibold">
+          The lower limit has to be below the upper one.
+        </p>
+      )}
+      <button
+        type="button"
+        className="key key-strong mt-2"
+        disabled={!settings}
+        onClick={() => {
+          if (!settings) return;
+          setProblem(apply(settingEdits(settings, unit, true), "settings from two limits"));
+          setTyped({});
+        }}
+      >
+        Take these settings
+      </button>
+      {problem && (
+        <p role="alert" className="text-error font-semibold">
+          {problem}
+        </p>
+      )}
+    </details>
+  );
+}

@@ -1,0 +1,166 @@
+"use client";
+
+import { Download, Upload } from "lucide-react";
+import { useRef, useState } from "react";
+import { genericSheets, keyingSteps, parametersOf, plainLabel, readSheet, writeSheet } from "@/core/controller";
+import { unitShape, type Edit, type SettingName, type Unit } from "@/core/model";
+import { NumberField, plainKind, Select, TextField } from "@/parts/fields";
+import { download } from "@/parts/common";
+import { useBench } from "../context";
+import { Fields } from "../Fields";
+
+const pauses: { value: Unit["pause"]; label: string }[] = [
+  { value: "unknown", label: "I do not know" },
+  { value: "saves", label: "Saves what was changed" },
+  { value: "drops", label: "Drops what was changed" },
+];
+
+/** A whole unit as edits, so that taking a sheet over is one undoable step. */
+const editsOfUnit = (unit: Unit): Edit[] =>
+  (Object.keys(unitShape) as (keyof Unit & string)[]).map(
+    (field) => ({ section: "unit", field, value: unit[field] }) as Edit,
+  );
+
+/** The sheet of the user's own unit: its names, its order, its way in and out. Everything prints with them. */
+export function UnitSheet() {
+  const { chamber, plan, preferences, apply } = useBench();
+  const { unit } = chamber;
+  const [problem, setProblem] = useState<string | null>(null);
+  const file = useRef<HTMLInputElement>(null);
+  const put = (field: "name" | "enter" | "leave", label: string) => (value: string) =>
+    apply([{ section: "unit", field, value } as Edit], label);
+  const relabel = (name: SettingName, part: Partial<{ label: string; position: number }>) => {
+    const now = unit.labels[name] ?? { label: "", position: 0 };
+    return apply(
+      [{ section: "unit", field: "labels", value: { ...unit.labels, [name]: { ...now, ...part } } }],
+      "label",
+    );
+  };
+  const take = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    const sheet = readSheet(await chosen.text());
+    setProblem(sheet.ok ? apply(editsOfUnit(sheet.value), "unit sheet") : sheet.problem);
+  };
+  return (
+    <details className="rule-line border-t pt-2" data-part="unit-sheet">
+      <summary className="min-h-11 content-center font-semibold">
+        Its sheet: what things are called on your unit
+      </summary>
+      <div className="grid gap-5 pt-2">
+        <p className="quiet max-w-prose">
+          Fill this in once from your own unit and its paper. Every instruction, the sentence and the card then read in
+          its order and with its words.
+        </p>
+        <Fields title="The unit">
+          <TextField label="What you call it" value={unit.name} most={40} onCommit={put("name", "name of the unit")} />
+          <TextField
+            label="How one gets into its settings"
+            value={unit.enter}
+            most={160}
+            onCommit={put("enter", "way in")}
+            hint="Which buttons, how long."
+          />
+          <TextField
+            label="How one saves and leaves"
+            value={unit.leave}
+            most={160}
+            onCommit={put("leave", "way out")}
+          />
+          <Select
+            label="A pause while setting"
+            value={unit.pause}
+            options={pauses}
+            onChoose={(value) => apply([{ section: "unit", field: "pause", value }], "pause")}
+          />
+          {unit.pause !== "unknown" && (
+            <NumberField
+              label="… after"
+              kind={plainKind("s", 1)}
+              value={unit.pauseAfter}
+              onCommit={(value) => apply([{ section: "unit", field: "pauseAfter", value }], "pause")}
+            />
+          )}
+        </Fields>
+        <section className="grid gap-2">
+          <h3 className="text-lg">Its parameters, as its display names them</h3>
+          <ul className="grid gap-x-6 gap-y-1 md:grid-cols-2">
+            {parametersOf({ ...unit, labels: {} }).map((name) => (
+              <li key={name} className="rule-line grid grid-cols-[1fr_9rem] items-start gap-3 border-b pt-1">
+                <TextField
+                  label={plainLabel(name, unit)}
+                  value={unit.labels[name]?.label ?? ""}
+                  most={24}
+                  onCommit={(label) => relabel(name, { label })}
+                />
+                <NumberField
+                  label="Place"
+                  kind={plainKind("", 1)}
+                  value={unit.labels[name]?.position ?? 0}
+                  onCommit={(position) => relabel(name, { position })}
+                  hint="0: not said"
+                />
+              </li>
+            ))}
+          </ul>
+        </section>
+        <section className="grid gap-2" aria-label="Step by step">
+          <h3 className="text-lg">Keying it in, step by step</h3>
+          <ol className="max-w-prose list-decimal pl-6">
+            {keyingSteps(plan.settings, unit, plan.plugged, unit.scale).map((step) => (
+              <li key={step.text} className="py-0.5">
+                {step.text}
+                {step.value && (
+                  <>
+                    : <strong>{step.value}</strong>
+                  </>
+                )}
+              </li>
+            ))}
+          </ol>
+        </section>
+        <div className="flex flex-wrap items-end gap-2">
+          <button
+            type="button"
+            className="key"
+            onClick={() => download(`unit-sheet-${unit.name || unit.kind}.json`, writeSheet(unit), "application/json")}
+          >
+            <Download size={18} aria-hidden /> Export this sheet
+          </button>
+          <button type="button" className="key" onClick={() => file.current?.click()}>
+            <Upload size={18} aria-hidden /> Bring in a sheet
+          </button>
+          <input
+            ref={file}
+            type="file"
+            accept=".json,application/json"
+            className="hidden"
+            aria-label="A unit sheet"
+            onChange={(e) => {
+              void take(e.target.files?.[0]);
+              e.target.value = "";
+            }}
+          />
+          <div className="w-72">
+            <Select
+              label="Or start from a plain sheet"
+              value=""
+              options={[
+                { value: "", label: "choose …" },
+                ...genericSheets(preferences.scale).map((s) => ({ value: s.kind as string, label: s.label })),
+              ]}
+              onChoose={(kind) => {
+                const sheet = genericSheets(preferences.scale).find((s) => s.kind === kind);
+                if (sheet) setProblem(apply(editsOfUnit(sheet.unit), "plain sheet"));
+              }}
+            />
+          </div>
+        </div>
+        {problem && (
+          <p role="alert" className="text-error font-semibold">
+            {problem}
+          </p>
+        )}
+      </div>
+    </details>
+  );
+}

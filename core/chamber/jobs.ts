@@ -1,0 +1,129 @@
+import type { CabinetKind, Edit, ProductKind, SectionName } from "../model";
+import { productLabels } from "../product";
+import { celsius } from "../quantity";
+
+/** A usual job: what the first of the three questions offers, with the edits that it starts from. */
+export interface Job {
+  id: string;
+  label: string;
+  note: string;
+  /** Boxes that it is usually done in, the most usual first. */
+  boxes: readonly CabinetKind[];
+  edits: readonly Edit[];
+}
+
+const edit = (section: SectionName, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
+const band = (low: number, high: number): Edit[] => [
+  edit("product", "kind", "hold"),
+  edit("stage", "low", celsius(low)),
+  edit("stage", "high", celsius(high)),
+];
+const start = (t: number) => edit("vessel", "startTemperature", celsius(t));
+const load = (form: string, filling: string, wall: string, volume: number, count = 1): Edit[] => [
+  edit("vessel", "form", form),
+  edit("vessel", "filling", filling),
+  edit("vessel", "wall", wall),
+  edit("vessel", "volume", volume),
+  ...(count > 1 ? [edit("vessel", "count", count)] : []),
+];
+const heatOnly = edit("unit", "kind", "heatOnly");
+const fridges: readonly CabinetKind[] = ["upright", "chest", "underCounter", "fridgeFreezer", "jacketed", "wine"];
+const beer = (kind: ProductKind, note: string): Job => ({
+  id: kind,
+  label: productLabels[kind],
+  note,
+  boxes: fridges,
+  edits: [edit("product", "kind", kind)],
+});
+
+/**
+ * Usual jobs with their temperatures: common practice, no source, but for what docs/sources.md names. All of it can be
+ * changed on the bench.
+ */
+export const jobs: readonly Job[] = [
+  beer("ale", "17 to 22 °C, with its own heat"),
+  beer("lager", "8 to 13 °C, with its own heat"),
+  beer("farmhouse", "20 to 29 °C, with its own heat"),
+  {
+    id: "tempeh",
+    label: "Tempeh",
+    note: "30 to 32 °C; after half a day it heats itself",
+    boxes: ["foam", "underCounter", "upright"],
+    edits: [
+      ...band(30, 33),
+      ...load("tray", "beans", "none", 0.0018),
+      start(30),
+      // Lag, then the height at an estimated 10 W/kg, then falling off.
+      edit("product", "heatCurve", [
+        { hours: 8, watts: 0 },
+        { hours: 16, watts: 12 },
+        { hours: 24, watts: 18 },
+        { hours: 36, watts: 6 },
+        { hours: 48, watts: 0 },
+      ]),
+      heatOnly,
+    ],
+  },
+  {
+    id: "honey",
+    label: "Honey, warmed",
+    note: "40 to 45 °C for days, never above 50",
+    boxes: ["warmBox", "upright", "foam"],
+    edits: [...band(40, 45), ...load("pail", "setHoney", "plastic", 0.019, 3), start(16), heatOnly],
+  },
+  {
+    id: "bath",
+    label: "Cooking in a water bath",
+    note: "55 to 65 °C, held for hours",
+    boxes: ["crock"],
+    edits: [...band(59, 61), ...load("piece", "meat", "none", 0.00038), start(5), heatOnly],
+  },
+  {
+    id: "mash",
+    label: "Mash",
+    note: "62 to 72 °C for an hour or two",
+    boxes: ["kettle"],
+    edits: [...band(64, 66), ...load("pot", "water", "steel", 0.027), start(18), heatOnly],
+  },
+  {
+    id: "smoke",
+    label: "Hot smoking",
+    note: "70 to 125 °C in the air around it",
+    boxes: ["drum", "brick"],
+    edits: [
+      ...band(110, 125),
+      ...load("piece", "meat", "none", 0.0048),
+      start(5),
+      edit("vessel", "evaporation", 200),
+      heatOnly,
+      edit("unit", "differentialHigh", 15),
+    ],
+  },
+  {
+    id: "cure",
+    label: "Dry curing",
+    note: "10 to 14 °C for weeks",
+    boxes: ["wine", "upright", "underCounter"],
+    edits: [
+      ...band(10, 14),
+      ...load("piece", "meat", "none", 0.0093),
+      start(15),
+      edit("vessel", "evaporation", 2.8),
+      edit("vessel", "evaporationAt", celsius(12)),
+    ],
+  },
+  {
+    id: "serve",
+    label: "Storing and serving",
+    note: "3 to 6 °C, filled warm",
+    boxes: ["chest", "upright", "fridgeFreezer", "underCounter"],
+    edits: [...band(3, 6), ...load("carboy", "water", "steel", 0.019), start(18)],
+  },
+  {
+    id: "hold",
+    label: "Just hold a temperature",
+    note: "Any band, any box",
+    boxes: ["upright", "chest", "foam", "warmBox", "crock", "kettle", "drum", "brick", "jacketed", "wine"],
+    edits: [...band(18, 22)],
+  },
+];

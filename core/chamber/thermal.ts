@@ -1,0 +1,254 @@
+import type { Cabinet, Cooler, Heater, Thermal, Vessel } from "../model";
+import { heaterBodies } from "./deviceDefaults";
+import { insideOf, outsideArea, vesselSurface } from "./geometry";
+import { midWallArea, sealLength, transmittance, wallConductance } from "./heatLoss";
+import { referenceCabinet as ref } from "./reference";
+
+type Shell = Omit<
+  Thermal,
+  | "heaterCapacity"
+  | "heaterToAir"
+  | "heaterToLining"
+  | "heaterToVessel"
+  | "heaterToRoom"
+  | "coldCapacity"
+  | "coldToAir"
+  | "coldToLining"
+  | "coldToVessel"
+  | "coldToRoom"
+  | "fanHeat"
+>;
+type ColdBody = Pick<Thermal, "coldCapacity" | "coldToAir" | "coldToLining" | "coldToVessel" | "coldToRoom">;
+
+const bucketSurface = (volume: number) => vesselSurface({ volume, form: "bucket" });
+const refBucket = bucketSurface(ref.vesselVolume);
+
+/** A fridge of any size, scaled from the tall cabinet: loss by U·A, leak by the seal, air by volume, lining by area. */
+function fridge(cabinet: Cabinet): Shell {
+  const inside = insideOf(cabinet);
+  const refInside = insideOf(ref.cabinet);
+  const area = inside.area / refInside.area;
+  const loss = wallConductance(cabinet) / wallConductance(ref.cabinet);
+  const seal = sealLength(cabinet) / sealLength(ref.cabinet);
+  const dead = cabinet.kind === "warmBox";
+  return {
+    airCapacity: ref.air * (inside.volume / refInside.volume),
+    liningCapacity: ref.lining * area,
+    wallLayers: 1,
+    airToLining: ref.airToLining * area * (cabinet.fan ? 1.6 : 1),
+    // An old seal and pierced walls cost a dead fridge a little more: 2.0 W/K in all for the tall one.
+    liningToRoom: (dead ? 1.79 : ref.liningToRoom) * loss,
+    airToRoom: (dead ? 0.37 : ref.airToRoom) * seal,
+    openToRoom: 40 * seal,
+    filmToAir: (ref.vesselToAir / refBucket) * (cabinet.fan ? 1.8 : 1),
+    filmToLining: ref.vesselToLining / refBucket,
+  };
+}
+
+/** The chest freezer of 140 L with 19 L in it that other chests are scaled from (estimates): J/K, W/K. */
+const chestReference = {
+  cabinet: {
+    kind: "chest",
+    height: 0.85,
+    width: 0.75,
+    depth: 0.55,
+    insulation: 0.065,
+    conductivity: 0.022,
+    collar: 0,
+    fan: false,
+    bath: 0,
+  } satisfies Cabinet,
+  air: 250,
+  lining: 9000,
+  airToLining: 9,
+  liningToRoom: 1.3,
+  airToRoom: 0.1,
+};
+/** A collar of 2 cm boards with 2 cm of foam, W/m²K. */
+const COLLAR = transmittance(0.02, 0.035) * 0.85;
+
+function chest(cabinet: Cabinet): Shell {
+  const { cabinet: base, ...c } = chestReference;
+  const bare = { ...cabinet, collar: 0 };
+  const inside = insideOf(cabinet);
+  const area = inside.area / insideOf(base).area;
+  const collar = 2 * (cabinet.width + cabinet.depth) * cabinet.collar * COLLAR;
+  const surface = bucketSurface(0.019);
+  return {
+    airCapacity: c.air * (inside.volume / insideOf(base).volume),
+    liningCapacity: c.lining * area,
+    wallLayers: 1,
+    airToLining: c.airToLining * area * (cabinet.fan ? 1.6 : 1),
+    liningToRoom: c.liningToRoom * (wallConductance(bare) / wallConductance(base)) + collar,
+    airToRoom: c.airToRoom * (sealLength(cabinet) / sealLength(base)) * (cabinet.collar > 0 ? 2 : 1),
+    openToRoom: 8,
+    filmToAir: (1.8 / surface) * (cabinet.fan ? 1.8 : 1),
+    filmToLining: 1.6 / surface,
+  };
+}
+
+/** Foam box: conductance of the foam from its inner face to the room, films inside apart (ISO 6946 with one face). */
+function foam(cabinet: Cabinet): Shell {
+  const area = insideOf(cabinet).area / 0.645;
+  const film = 0.13;
+  return {
+    airCapacity: 150 * (insideOf(cabinet).volume / 0.0525),
+    liningCapacity: 900 * area,
+    wallLayers: 1,
+    airToLining: 6.9 * (insideOf(cabinet).area / 0.86) * (cabinet.fan ? 1.6 : 1),
+    liningToRoom: midWallArea(cabinet) / (cabinet.insulation / cabinet.conductivity + film),
+    airToRoom: 0.15 * (sealLength(cabinet) / 1.9),
+    openToRoom: 6,
+    filmToAir: 8.7 * (cabinet.fan ? 1.6 : 1),
+    filmToLining: 3.35,
+  };
+}
+
+/** A pot with a water bath: the medium is water, the lining is the crock (4.5 L in the reference). */
+function crock(cabinet: Cabinet): Shell {
+  const size = Math.max(0.1, cabinet.bath / 0.0045);
+  const skin = size ** (2 / 3);
+  return {
+    airCapacity: 18_840 * size,
+    liningCapacity: 3200 * skin,
+    wallLayers: 1,
+    airToLining: 8 * skin,
+    liningToRoom: 0.5 * skin,
+    airToRoom: skin,
+    openToRoom: 3.5 * skin,
+    filmToAir: 70,
+    filmToLining: 0,
+  };
+}
+
+/** A kettle: 30 % of the liquid around the element, 70 % above it, joined by mixing (27 L in the reference). */
+function kettle(cabinet: Cabinet, vessel: Vessel): Shell {
+  const size = vessel.volume / 0.027;
+  const skin = size ** (2 / 3);
+  const surface = vesselSurface(vessel);
+  return {
+    airCapacity: 0.3 * vessel.volume * 4.18e6,
+    liningCapacity: 2500 * skin,
+    wallLayers: 1,
+    airToLining: 18 * skin,
+    liningToRoom: 6 * skin,
+    airToRoom: 2 * skin,
+    openToRoom: 4 * skin,
+    filmToAir: ((cabinet.fan ? 400 : 200) * skin) / surface,
+    filmToLining: (42 * skin) / surface,
+  };
+}
+
+/** A thin steel drum in the open (200 L in the reference): wind and radiation make most of its loss. */
+function drum(cabinet: Cabinet): Shell {
+  const area = outsideArea(cabinet) / 2.086;
+  return {
+    airCapacity: 300 * (insideOf(cabinet).volume / 0.2221),
+    liningCapacity: 11_000 * area * (cabinet.insulation / 0.001),
+    wallLayers: 1,
+    airToLining: 28 * area,
+    liningToRoom: 26 * area,
+    airToRoom: 4 * area,
+    openToRoom: 55 * area,
+    filmToAir: 13,
+    filmToLining: 0,
+  };
+}
+
+/** Masonry: conductance of the wall to the open by ISO 6946, its mass by 1.6 MJ/m³K, in three layers. */
+function brick(cabinet: Cabinet): Shell {
+  const area = midWallArea(cabinet);
+  const inside = insideOf(cabinet);
+  return {
+    airCapacity: 1250 * inside.volume,
+    liningCapacity: area * cabinet.insulation * 1.6e6,
+    wallLayers: 3,
+    airToLining: 12 * inside.area,
+    liningToRoom: area / (cabinet.insulation / cabinet.conductivity + 0.04),
+    airToRoom: 4,
+    openToRoom: 80,
+    filmToAir: 11,
+    filmToLining: 3,
+  };
+}
+
+/** A vessel in its own jacket: the lining is steel and foam around it, the air its headspace. */
+function jacketed(cabinet: Cabinet, vessel: Vessel): Shell {
+  const surface = vesselSurface(vessel);
+  return {
+    airCapacity: 60,
+    liningCapacity: 4000 * (surface / 0.45),
+    wallLayers: 1,
+    airToLining: 0.4,
+    liningToRoom: surface / (cabinet.insulation / cabinet.conductivity + 0.13),
+    airToRoom: 0.05,
+    openToRoom: 1,
+    filmToAir: 0.6,
+    filmToLining: 25,
+  };
+}
+
+function shellOf(cabinet: Cabinet, vessel: Vessel): Shell {
+  switch (cabinet.kind) {
+    case "chest":
+      return chest(cabinet);
+    case "foam":
+      return foam(cabinet);
+    case "crock":
+      return crock(cabinet);
+    case "kettle":
+      return kettle(cabinet, vessel);
+    case "drum":
+      return drum(cabinet);
+    case "brick":
+      return brick(cabinet);
+    case "jacketed":
+      return jacketed(cabinet, vessel);
+    default:
+      return fridge(cabinet);
+  }
+}
+
+function coldBodyOf(cabinet: Cabinet, cooler: Cooler): ColdBody {
+  const none = { coldCapacity: 1, coldToAir: 0, coldToLining: 0, coldToVessel: 0, coldToRoom: 0 };
+  switch (cooler.kind) {
+    case "none":
+      return none;
+    case "ice":
+      // Bottles of a litre with 0.06 m² each and a film of 8 W/m²K.
+      return { ...none, coldCapacity: Math.max(1, cooler.iceMass * 2090), coldToAir: 0.5 * cooler.iceMass };
+    case "peltier":
+      return cabinet.kind === "jacketed"
+        ? { coldCapacity: 900, coldToAir: 0, coldToLining: 0.2, coldToVessel: 12, coldToRoom: 0.3 }
+        : { coldCapacity: 600, coldToAir: 4, coldToLining: 0.3, coldToVessel: 0, coldToRoom: 0.3 };
+    case "compressor": {
+      const [q0, air, lining] = cabinet.kind === "chest" ? [42, 0.5, 15] : [70, ref.evaporatorToAir, 1];
+      const size = Math.max(0.2, cooler.power / q0);
+      return {
+        coldCapacity: ref.evaporator * size,
+        coldToAir: air * size * (cabinet.fan ? 1.5 : 1),
+        coldToLining: lining * size,
+        coldToVessel: 0,
+        coldToRoom: 0,
+      };
+    }
+  }
+}
+
+/** Default parameters of the network of a box with its devices; every one of them can be replaced by the person. */
+export function thermalDefaults(cabinet: Cabinet, heater: Heater, cooler: Cooler, vessel: Vessel): Thermal {
+  const body = heaterBodies[heater.kind];
+  const shared = heater.kind === "plate" && cooler.kind === "peltier";
+  // In a chest the heater stands close to the walls; a fan takes more heat off any body.
+  const chestTube = cabinet.kind === "chest" && heater.kind === "tube";
+  return {
+    ...shellOf(cabinet, vessel),
+    heaterCapacity: chestTube ? 600 : body.capacity,
+    heaterToAir: (chestTube ? 1.5 : body.toAir) * (cabinet.fan && cabinet.kind !== "kettle" ? 1.5 : 1),
+    heaterToLining: chestTube ? 0 : body.toLining,
+    heaterToVessel: shared ? 12 : body.toVessel,
+    heaterToRoom: body.toRoom,
+    ...coldBodyOf(cabinet, cooler),
+    fanHeat: cabinet.fan ? (cabinet.kind === "kettle" ? 10 : 4) : 0,
+  };
+}

@@ -1,0 +1,116 @@
+import { cabinetKinds } from "../model";
+import { chamberWith } from "../testing/build";
+import {
+  boxes,
+  buildNetwork,
+  contentsCapacity,
+  lossCoefficient,
+  steadyState,
+  surfaceResistance,
+  thermalDefaults,
+  transmittanceOf,
+  vesselSurface,
+} from ".";
+
+// ISO 6946:2017: R_T = R_si + Σ d/λ + R_se, U = 1/R_T; surface resistances of its table 7. Conductivities: ISO 10456.
+describe("walls by ISO 6946, worked by hand", () => {
+  const { inside, outside } = surfaceResistance;
+  it.each<[string, [number, number][], [number, number], number]>([
+    ["50 mm XPS 0.033 to the open", [[0.05, 0.033]], [inside, outside], 0.593],
+    ["50 mm XPS 0.033 between two rooms", [[0.05, 0.033]], [inside, inside], 0.563],
+    // 12 mm plywood 0.13, 40 mm EPS 0.035, 12 mm plywood 0.13: 0.13 + 0.0923 + 1.1429 + 0.0923 + 0.13 = 1.5875.
+    [
+      "plywood, foam, plywood",
+      [
+        [0.012, 0.13],
+        [0.04, 0.035],
+        [0.012, 0.13],
+      ],
+      [inside, inside],
+      1 / 1.5875,
+    ],
+    // 110 mm brick 0.77 to the open: 0.13 + 0.1429 + 0.04 = 0.3129.
+    ["half-brick wall to the open", [[0.11, 0.77]], [inside, outside], 1 / 0.3129],
+    // 1 mm steel 50: the sheet itself is nothing.
+    ["steel sheet", [[0.001, 50]], [inside, outside], 1 / 0.17002],
+  ])("%s", (_, layers, faces, expected) =>
+    expect(
+      transmittanceOf(
+        layers.map(([thickness, conductivity]) => ({ thickness, conductivity })),
+        faces,
+      ),
+    ).toBeCloseTo(expected, 3),
+  );
+});
+
+describe("every box", () => {
+  it.each(cabinetKinds)("%s: its network at rest loses what its coefficient says, whatever the layers", (kind) => {
+    if (kind === "jacketed") return; // its loss is met by the vessel, see its own acceptance range
+    const chamber = chamberWith(
+      { section: "cabinet", field: "kind", value: kind },
+      { section: "heater", field: "kind", value: "none" },
+    );
+    for (const wallLayers of [1, 3]) {
+      const layered = { ...chamber, thermal: { ...chamber.thermal, wallLayers, filmToLining: 0, coldToLining: 0 } };
+      const network = buildNetwork(layered);
+      const sources = network.nodes.map((_, i) => (i === network.air ? 10 : 0));
+      const t = steadyState(network, 20, sources);
+      expect(10 / (t[network.air]! - 20)).toBeCloseTo(lossCoefficient(layered), 9);
+      for (const v of network.vessels) expect(t[v]).toBeCloseTo(t[network.air]!, 9);
+    }
+  });
+
+  it("keeps the parameters of the design's reference where it has them", () => {
+    const of = (kind: (typeof cabinetKinds)[number]) =>
+      chamberWith({ section: "cabinet", field: "kind", value: kind }).thermal;
+    expect(of("upright")).toMatchObject({
+      airCapacity: 500,
+      liningCapacity: 15_000,
+      airToLining: 18,
+      liningToRoom: 1.65,
+    });
+    expect(of("chest")).toMatchObject({ liningCapacity: 9000, airToLining: 9, liningToRoom: 1.3, coldToLining: 15 });
+    expect(of("crock")).toMatchObject({
+      heaterCapacity: 800,
+      liningCapacity: 3200,
+      airCapacity: 18_840,
+      airToLining: 8,
+    });
+    expect(of("drum").liningToRoom).toBeCloseTo(26, 2);
+    const foam = of("foam");
+    expect(foam.liningToRoom).toBeCloseTo(1.21, 2);
+    expect(foam.airToLining).toBeCloseTo(6.9, 1);
+  });
+
+  it("a vessel's films and capacity agree with the reference for 23 L in the tall fridge and 19 L in the chest", () => {
+    const tall = chamberWith();
+    expect(tall.thermal.filmToAir * vesselSurface(tall.vessels[0]!)).toBeCloseTo(2.2, 9);
+    expect(contentsCapacity(tall.vessels[0]!)).toBeCloseTo(98_000, 6);
+    const chest = chamberWith({ section: "cabinet", field: "kind", value: "chest" });
+    expect(chest.thermal.filmToAir * vesselSurface(chest.vessels[0]!)).toBeCloseTo(1.8, 9);
+    expect(Math.abs(contentsCapacity(chest.vessels[0]!) / 81_500 - 1)).toBeLessThan(0.01);
+  });
+
+  it("a typed parameter replaces its default and nothing else", () => {
+    const typed = chamberWith({ section: "thermal", field: "liningToRoom", value: 3.3 });
+    const { cabinet, heater, cooler, vessels } = typed;
+    expect(typed.thermal).toEqual({ ...thermalDefaults(cabinet, heater, cooler, vessels[0]!), liningToRoom: 3.3 });
+    expect(Object.keys(boxes)).toEqual([...cabinetKinds]);
+  });
+
+  it("a jacket and a collar change the loss the way they should", () => {
+    const chest = (collar: number) =>
+      lossCoefficient(
+        chamberWith(
+          { section: "cabinet", field: "kind", value: "chest" },
+          { section: "cabinet", field: "collar", value: collar },
+        ),
+      );
+    expect(chest(0.2)).toBeGreaterThan(chest(0));
+    const film = (jacket: number) => {
+      const network = buildNetwork(chamberWith({ section: "vessel", field: "jacket", value: jacket }));
+      return network.links.filter((l) => l.a === network.vessels[0]).reduce((sum, l) => sum + l.conductance, 0);
+    };
+    expect(film(0.02)).toBeLessThan(film(0) * 0.35);
+  });
+});

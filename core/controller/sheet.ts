@@ -1,0 +1,75 @@
+import * as z from "zod";
+import { unitShape, type Settings, type Unit, type UnitKind } from "../model";
+import { printDuration, read, refuse, type Read, type Scale } from "../quantity";
+import { printSetting } from "./findings";
+import { labelOf, outletsOf, parametersOf, plainLabel, unitKindTable, type Plugged } from "./kinds";
+import { genericUnit } from "./unit";
+
+export const SHEET_FORMAT = "gentle-crock-unit-sheet";
+
+/** A unit's sheet as a file of its own: temperatures in °C, differences in K, times in s. */
+export const sheetFile = z.strictObject({
+  format: z.literal(SHEET_FORMAT),
+  version: z.literal(1),
+  unit: z.strictObject(unitShape),
+});
+
+export const writeSheet = (unit: Unit): string => JSON.stringify({ format: SHEET_FORMAT, version: 1, unit }, null, 2);
+
+/** Reads a sheet's file; says what is wrong with it and where. */
+export function readSheet(text: string): Read<Unit> {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    return refuse("This file is damaged: it is not complete JSON. Export the sheet once more.");
+  }
+  if ((raw as { format?: unknown } | null)?.format !== SHEET_FORMAT)
+    return refuse("This is no unit sheet. Choose a file that was made with \u201cExport this sheet\u201d.");
+  const parsed = sheetFile.safeParse(raw);
+  if (parsed.success) return read(parsed.data.unit);
+  const issue = parsed.error.issues[0];
+  return refuse(`${issue?.path.join(" \u203a ") || "the sheet"}: ${issue?.message ?? "it does not fit"}`);
+}
+
+/** A plain sheet of each kind in a scale, for those who have not filled in their own. */
+export const genericSheets = (scale: Scale): { kind: UnitKind; label: string; unit: Unit }[] =>
+  (Object.keys(unitKindTable) as UnitKind[]).map((kind) => ({
+    kind,
+    label: unitKindTable[kind].label,
+    unit: genericUnit(scale, kind),
+  }));
+
+/** One thing to do at the unit, in its own order and with its own labels. */
+export interface KeyingStep {
+  text: string;
+  /** The number to see at the end of it; empty for steps without one. */
+  value: string;
+}
+
+/** How the settings get into the unit, step by step, with the labels of its own sheet. */
+export function keyingSteps(settings: Settings, unit: Unit, plugged: Plugged, scale: Scale = unit.scale): KeyingStep[] {
+  const steps: KeyingStep[] = [];
+  steps.push({ text: unit.enter ? `Enter: ${unit.enter}` : "Enter the unit\u2019s settings.", value: "" });
+  const { cold } = outletsOf(unit);
+  for (const name of parametersOf(unit)) {
+    if (name === "compressorDelay" && !(cold && plugged.cooler)) continue;
+    const own = unit.labels[name]?.label;
+    const position = unit.labels[name]?.position;
+    const plain = plainLabel(name, unit);
+    steps.push({
+      text: `${labelOf(name, unit)}${position ? ` (number ${position})` : ""}${own ? `, which is the ${plain.toLowerCase()}` : ""}`,
+      value: printSetting(settings, name, unit, scale),
+    });
+  }
+  const pause =
+    unit.pause === "unknown"
+      ? ""
+      : ` A pause of ${printDuration(unit.pauseAfter)} ${unit.pause === "saves" ? "saves what you have changed." : "drops what you have changed."}`;
+  steps.push({ text: `${unit.leave ? `Leave: ${unit.leave}` : "Save and leave the settings."}${pause}`, value: "" });
+  steps.push({
+    text: "Watch it switch: warm the probe in your hand, let it cool, and see each outlet come on and go off.",
+    value: "",
+  });
+  return steps;
+}

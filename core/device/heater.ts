@@ -1,0 +1,56 @@
+import type { Heater } from "../model";
+import type { DeviceState } from "./state";
+
+/** A bimetal closes again this much below where it opened, K (common practice, no source). */
+const BIMETAL = 5;
+
+/**
+ * Whether a heater that its outlet feeds or not really heats: its own thermostat, its timer and its electronic switch
+ * have their say. Mutates `state`.
+ * @param fed the outlet is live
+ * @param body temperature of the heater's body, °C
+ * @param staysOff it has an electronic switch, or has just shown that it has
+ */
+export function stepHeater(
+  state: DeviceState,
+  heater: Heater,
+  fed: boolean,
+  body: number,
+  staysOff: boolean,
+  dt: number,
+): boolean {
+  if (!fed) {
+    if (state.heaterFed && staysOff) state.heaterLocked = true;
+    state.heaterFed = false;
+    state.heaterRan = 0;
+    return false;
+  }
+  state.heaterFed = true;
+  if (heater.ownThermostat) {
+    if (body >= heater.ownThermostatAt) state.heaterOpen = true;
+    else if (body <= heater.ownThermostatAt - BIMETAL) state.heaterOpen = false;
+  }
+  state.heaterRan += dt;
+  const timedOut = heater.timer > 0 && state.heaterRan > heater.timer;
+  return !state.heaterLocked && !state.heaterOpen && !timedOut;
+}
+
+/**
+ * Power of a fire, W, and the fuel that it burns over a step: its full power while the blower runs, its glow while it
+ * rests, nothing once the usable part of the charge is gone. Mutates `state.fuel`. P = ṁ·H·η.
+ */
+export function stepFire(state: DeviceState, heater: Heater, blown: boolean, dt: number): number {
+  const left = state.fuel - heater.fuel * (1 - heater.usableShare);
+  if (left <= 0) return 0;
+  const power = blown ? heater.power : Math.min(heater.idlePower, heater.power);
+  state.fuel -= (power * dt) / (heater.fuelHeat * heater.burnShare);
+  return power;
+}
+
+/** Fuel that a steady heat takes, kg/h. */
+export const fuelPerHour = (heater: Heater, watts: number): number =>
+  (watts * 3600) / (heater.fuelHeat * heater.burnShare);
+
+/** Hours that a full charge lasts at a steady heat, W. */
+export const fuelHours = (heater: Heater, watts: number): number =>
+  (heater.fuel * heater.usableShare) / fuelPerHour(heater, watts);

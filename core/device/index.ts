@@ -1,0 +1,3 @@
+export * from "./cooler";
+export * from "./heater";
+export * from "./state";

@@ -1,0 +1,61 @@
+import Papa from "papaparse";
+import { recordWith } from "../testing/build";
+import { plainTrial, planOf, runTrial } from "../trial";
+import { readRoomCsv, traceCsv } from ".";
+
+describe("a recorded room from a table", () => {
+  it.each<[string, string, "C" | "F", number[], number[]]>([
+    ["hours and °C", "hours,temperature\n0,10\n1.5,12.5\n", "C", [0, 5400], [10, 12.5]],
+    [
+      "dates, semicolons, decimal commas",
+      "Zeit;Temp. °C\n2026-01-01 18:00;-3,5\n2026-01-02 06:00;2,25",
+      "C",
+      [0, 43_200],
+      [-3.5, 2.25],
+    ],
+    [
+      "°F by its heading, columns the other way round",
+      "room °F\ttime\n50\t2026-01-01T00:00\n68\t2026-01-01T01:00",
+      "C",
+      [0, 3600],
+      [10, 20],
+    ],
+    ["no heading, the scale on show", "0,50\n2,68", "F", [0, 7200], [10, 20]],
+  ])("%s", (_, text, scale, seconds, temperatures) => {
+    const series = readRoomCsv(text, "cellar.csv", scale);
+    if (!series.ok) throw new Error(series.problem);
+    expect(series.value.seconds).toEqual(seconds);
+    series.value.temperatures.forEach((t, i) => expect(t).toBeCloseTo(temperatures[i]!, 9));
+  });
+  it.each([
+    ["one column", "10\n11\n12", /only one column/],
+    ["one row", "0,10", /fewer than two/],
+    ["a word for a time", "0,10\nnoon,11", /Line 2.*noon/],
+    ["a word for a temperature", "h,t\n0,10\n1,cold", /Line 3.*cold/],
+    ["going back in time", "0,10\n2,11\n1,12", /Line 3.*not later/],
+    ["an oven", "0,10\n1,400", /Line 2.*no temperature of a room/],
+  ])("says what is wrong: %s", (_, text, words) => {
+    const series = readRoomCsv(text, "x.csv", "C");
+    expect(!series.ok && series.problem).toMatch(words);
+  });
+  it("thins a long record and keeps its span", () => {
+    const long = Array.from({ length: 20_000 }, (_, i) => `${i / 60},${10 + Math.sin(i / 500)}`).join("\n");
+    const series = readRoomCsv(long, "long.csv", "C");
+    expect(series.ok && series.value.seconds.length).toBeLessThanOrEqual(4000);
+  });
+});
+
+describe("a trace as a table", () => {
+  it("reads back to the same figures", () => {
+    const { chamber, settings } = planOf(recordWith());
+    const { trace } = runTrial(plainTrial(chamber, settings, 1), 24);
+    const table = Papa.parse<Record<string, string>>(traceCsv(trace, chamber, "F"), { header: true });
+    expect(table.errors).toEqual([]);
+    expect(table.data).toHaveLength(24);
+    table.data.forEach((row, i) => {
+      expect(Number(row["product highest (F)"])).toBeCloseTo(trace.high.product[i]! * 1.8 + 32, 1);
+      expect(Number(row["heat on (%)"])).toBeCloseTo(trace.heat[i]! * 100, 0);
+    });
+    expect(Object.keys(table.data[0]!)).toContain("evaporator lowest (F)");
+  });
+});

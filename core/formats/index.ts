@@ -1,0 +1,2 @@
+export * from "./roomCsv";
+export * from "./traceCsv";

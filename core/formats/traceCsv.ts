@@ -1,0 +1,32 @@
+import Papa from "papaparse";
+import type { Chamber } from "../model";
+import { celsius, inScale, type Scale } from "../quantity";
+import { channels, layerLabel, type Trace } from "../trial";
+
+/**
+ * A trace as a table: a row a bin, hours from the start, lowest and highest of every line in the scale, shares of
+ * time in per cent.
+ */
+export function traceCsv(trace: Trace, chamber: Chamber, scale: Scale): string {
+  const sign = scale === "C" ? "C" : "F";
+  const lines = [
+    ...channels.map((c) => ({ name: c as string, low: trace.low[c], high: trace.high[c] })),
+    ...trace.layers.map((l) => ({ name: layerLabel(l, chamber), low: l.low, high: l.high })),
+  ];
+  const degrees = (t: number) => (Number.isFinite(t) ? inScale(celsius(t), scale).toFixed(2) : "");
+  const rows = Array.from({ length: trace.bins }, (_, i) => [
+    ((trace.from + i * trace.width) / 3600).toFixed(4),
+    ...lines.flatMap((l) => [degrees(l.low[i]!), degrees(l.high[i]!)]),
+    (trace.heat[i]! * 100).toFixed(1),
+    (trace.cold[i]! * 100).toFixed(1),
+    (trace.alarm[i]! * 100).toFixed(1),
+  ]);
+  const fields = [
+    "hours from start",
+    ...lines.flatMap((l) => [`${l.name} lowest (${sign})`, `${l.name} highest (${sign})`]),
+    "heat on (%)",
+    "cold on (%)",
+    "alarm (%)",
+  ];
+  return Papa.unparse({ fields, data: rows });
+}

@@ -1,0 +1,73 @@
+import * as z from "zod";
+import { differenceField, quantityField, temperatureField } from "./fields";
+
+/** The room around the box. */
+export const roomShape = {
+  /** Coldest and warmest air of a day, °C, and the hour at which it is warmest. */
+  low: temperatureField(-40, 60),
+  high: temperatureField(-40, 60),
+  warmestHour: quantityField(0, 24),
+  /** How the season moves the daily mean, K in 30 days. */
+  monthly: differenceField(-25, 25),
+};
+
+export const cabinetKinds = [
+  "upright",
+  "underCounter",
+  "fridgeFreezer",
+  "chest",
+  "wine",
+  "foam",
+  "warmBox",
+  "crock",
+  "kettle",
+  "drum",
+  "brick",
+  "jacketed",
+] as const;
+
+export const cabinetShape = {
+  kind: z.enum(cabinetKinds),
+  /** Outside measures, m. */
+  height: quantityField(0.1, 3),
+  width: quantityField(0.1, 3),
+  depth: quantityField(0.1, 3),
+  /** Wall thickness, m, and conductivity of what it is made of, W/mK. */
+  insulation: quantityField(0.0005, 0.5),
+  conductivity: quantityField(0.015, 60),
+  /** A collar that raises a chest's lid, m; 0 is none. */
+  collar: quantityField(0, 1),
+  /** A circulation fan, or a pump in a kettle. */
+  fan: z.boolean(),
+  /** Water around the food in a pot or slow cooker, m³. */
+  bath: quantityField(0, 0.2),
+};
+
+const conductance = quantityField(0, 2000);
+const capacity = quantityField(1, 5_000_000);
+
+/** The network's own parameters: capacities in J/K, conductances in W/K, films in W/m²K. */
+export const thermalShape = {
+  airCapacity: capacity,
+  liningCapacity: capacity,
+  /** Layers that the wall is divided into between its inner face and the room. */
+  wallLayers: z.int().min(1).max(4),
+  airToLining: conductance,
+  liningToRoom: conductance,
+  airToRoom: conductance,
+  /** What an open door or a lid off adds between the air and the room. */
+  openToRoom: conductance,
+  filmToAir: quantityField(0, 2000),
+  filmToLining: quantityField(0, 2000),
+  heaterCapacity: capacity,
+  heaterToAir: conductance,
+  heaterToLining: conductance,
+  heaterToVessel: conductance,
+  heaterToRoom: conductance,
+  coldCapacity: capacity,
+  coldToAir: conductance,
+  coldToLining: conductance,
+  coldToVessel: conductance,
+  coldToRoom: conductance,
+  fanHeat: quantityField(0, 500),
+};

@@ -1,0 +1,56 @@
+import * as z from "zod";
+import { differenceField, quantityField, temperatureField } from "./fields";
+import { settingsShape } from "./unit";
+
+const placed = {
+  id: z.string().min(1).max(40),
+  /** Seconds from the start of the trial. */
+  at: quantityField(0, 200 * 86_400),
+};
+/** Seconds that it lasts; 0: to the end. */
+const lasting = quantityField(0, 200 * 86_400);
+
+const plain = <K extends string>(kind: K) => z.strictObject({ ...placed, kind: z.literal(kind), lasting });
+
+/** Something that happens in the course of a trial, placed on its time line by hand. */
+export const happening = z.discriminatedUnion("kind", [
+  z.strictObject({ ...placed, kind: z.literal("setpoint"), to: settingsShape.setpoint }),
+  plain("door"),
+  plain("lidOff"),
+  z.strictObject({ ...placed, kind: z.literal("probeOut"), lasting, to: z.enum(["air", "room"]) }),
+  z.strictObject({ ...placed, kind: z.literal("probeFault"), lasting, fault: z.enum(["open", "short"]) }),
+  z.strictObject({ ...placed, kind: z.literal("probeDrift"), lasting, perDay: differenceField(-10, 10) }),
+  plain("powerCut"),
+  plain("heaterStaysOff"),
+  plain("heaterCutOut"),
+  z.strictObject({
+    ...placed,
+    kind: z.literal("relayStuck"),
+    lasting,
+    outlet: z.enum(["heat", "cold"]),
+    to: z.enum(["on", "off"]),
+  }),
+  plain("coldFails"),
+  plain("fanStops"),
+  z.strictObject({
+    ...placed,
+    kind: z.literal("loadIn"),
+    /** m³ of water-like load and its temperature, °C. */
+    volume: quantityField(0.0001, 0.2),
+    temperature: temperatureField(-30, 100),
+  }),
+  plain("iceForgotten"),
+  z.strictObject({ ...placed, kind: z.literal("fuelOut") }),
+  z.strictObject({ ...placed, kind: z.literal("weather"), lasting, by: differenceField(-40, 40) }),
+]);
+export type Happening = z.infer<typeof happening>;
+export type HappeningKind = Happening["kind"];
+export const happeningKinds = happening.options.map((o) => o.shape.kind.value);
+
+/** A recorded room: seconds from the start of the trial and °C, in the order of time. */
+export const roomSeries = z.strictObject({
+  name: z.string().max(80),
+  seconds: z.array(z.number().min(0)).min(2).max(20_000),
+  temperatures: z.array(temperatureField(-60, 80)).min(2).max(20_000),
+});
+export type RoomSeries = z.infer<typeof roomSeries>;

@@ -1,0 +1,69 @@
+import { variant, type Conditions, type Network } from "../chamber";
+import type { Chamber } from "../model";
+import { holdOf, INPUT, type Hold } from "./discretise";
+import { padded, type Padded } from "./kernel";
+
+/** One set of matrices: the chamber under some conditions, with its cooler running or not. */
+export interface Mode {
+  network: Network;
+  cooling: boolean;
+  hold: Hold;
+  phi: Padded;
+  /** Γ of the room. */
+  gain: Float64Array;
+  /** Heat that flows into pinned ice over a step, J: its weights on the state and on the inputs; empty otherwise. */
+  absorb: Float64Array;
+}
+
+const column = (hold: Hold, input: number) =>
+  Float64Array.from({ length: hold.n }, (_, i) => hold.gamma[i * hold.m + input]!);
+
+/** ∫ Σ G_j (T_j − T_ice) dt over a step as weights on x and u: rows of Ψ and Ω, summed over the ice's neighbours. */
+function absorbOf(network: Network, hold: Hold): Float64Array {
+  const { n, m, psi, omega } = hold;
+  const weights = new Float64Array(n + m);
+  const flow = (from: number, conductance: number) => {
+    for (let i = 0; i < n; i++) weights[i]! += conductance * psi[from * n + i]!;
+    for (let i = 0; i < m; i++) weights[n + i]! += conductance * omega[from * m + i]!;
+  };
+  const ice = network.cold;
+  for (const { a, b, conductance } of network.links) {
+    if (a !== ice && b !== ice) continue;
+    flow(a === ice ? b : a, conductance);
+    flow(ice, -conductance);
+  }
+  return weights;
+}
+
+const keyOf = (c: Conditions, cooling: boolean) =>
+  `${c.open}|${c.fanStopped}|${c.probe}|${c.loadsIn}|${c.ice}|${cooling}`;
+
+/** The modes of a run, made when they are first met. */
+export class Modes {
+  private readonly made = new Map<string, Mode>();
+
+  constructor(
+    private readonly network: Network,
+    private readonly chamber: Chamber,
+    private readonly dt: number,
+  ) {}
+
+  of(conditions: Conditions, cooling: boolean): Mode {
+    const key = keyOf(conditions, cooling);
+    const found = this.made.get(key);
+    if (found) return found;
+    const network = variant(this.network, this.chamber, conditions);
+    const pinned = network.iceMass > 0 && conditions.ice === "melting";
+    const hold = holdOf({ network, cooling, pinned, dt: this.dt });
+    const mode: Mode = {
+      network,
+      cooling,
+      hold,
+      phi: padded(hold.phi, hold.n),
+      gain: column(hold, INPUT.room),
+      absorb: pinned ? absorbOf(network, hold) : new Float64Array(0),
+    };
+    this.made.set(key, mode);
+    return mode;
+  }
+}
