@@ -6,14 +6,14 @@ import { useCallback, useMemo, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { tryEdits, type Change } from "@/core/chamber";
 import { stations, type ChamberRecord, type Edit, type Station } from "@/core/model";
-import { planOf, type Trial } from "@/core/trial";
+import { planOf, sentenceOfPlan, type Trial } from "@/core/trial";
 import type { Remedy } from "@/core/verdict";
 import { singleKey } from "@/parts/common";
 import { BandRuler, FlatRuler } from "@/parts/ruler";
-import { chamberById, changeChamber, editChamber, setPreferences, settle, useWorkshop } from "@/workshop";
+import { chamberById, changeChamber, editChamber, setPreferences, settle, trialDaysOf, useWorkshop } from "@/workshop";
 import { Announcer } from "./Announcer";
 import { BenchBar } from "./BenchBar";
-import { BenchProvider, type BenchContext } from "./context";
+import { BenchProvider, type BenchContext, type KeptTrial } from "./context";
 import { rulerOf } from "./rulerOf";
 import { stationInfo } from "./stations";
 import { BoxStation } from "./stations/BoxStation";
@@ -21,8 +21,8 @@ import { HeatStation } from "./stations/HeatStation";
 import { JobStation } from "./stations/JobStation";
 import { ProbeStation } from "./stations/ProbeStation";
 import { SettingsStation } from "./stations/SettingsStation";
-import type { TrialSize } from "./TrialBar";
-import { TrialPanel } from "./TrialPanel";
+import type { TrialSize } from "./trial/TrialBar";
+import { TrialPanel } from "./trial/TrialPanel";
 import { useEffects, useTrial } from "./useTrial";
 import { useNarrow, useTyping } from "./useViewport";
 
@@ -43,7 +43,7 @@ interface Props {
 /** The bench of one chamber: path, station, band ruler, trial. */
 export function Bench({ record: stored, station, onStation }: Props) {
   const preferences = useWorkshop((s) => s.preferences);
-  const { scale, trialDays, singleKeys } = preferences;
+  const { scale, singleKeys } = preferences;
   const [trying, setTrying] = useState<{
     remedy: Remedy;
     record: ChamberRecord;
@@ -54,9 +54,10 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const attempt = trying?.on === stored ? trying : null;
   const record = attempt?.record ?? stored;
   const plan = useMemo(() => planOf(record), [record]);
-  const { ask, ...live } = useTrial(record, trialDays, scale);
+  const { ask, ...live } = useTrial(record, trialDaysOf(preferences, stored), scale);
   const effects = useEffects(live);
-  const ghost = useGhost(live.answer?.trial ?? null, attempt?.before ?? null);
+  const [kept, setKept] = useState<KeptTrial | null>(null);
+  const ghost = useGhost(live.answer?.trial ?? null, kept?.trial ?? attempt?.before ?? null);
   const [size, setSize] = useState<TrialSize>("open");
   const [near, setNear] = useState(false);
   const narrow = useNarrow();
@@ -99,6 +100,14 @@ export function Bench({ record: stored, station, onStation }: Props) {
     live,
     verdicts: live.answer?.verdicts ?? [],
     effects,
+    judged: plan.chamber.stages[0]!.of === "air" ? "air" : "product",
+    kept,
+    keepTrial: (trial) =>
+      setKept(
+        trial && live.of
+          ? { trial, record: live.of.record, name: sentenceOfPlan(planOf(live.of.record), scale).slice(0, 2).join(" ") }
+          : null,
+      ),
     trying: attempt?.remedy ?? null,
     apply,
     change,

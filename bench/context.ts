@@ -3,9 +3,17 @@
 import { createContext, useContext } from "react";
 import type { Change } from "@/core/chamber";
 import type { Chamber, ChamberRecord, Edit, PreferencesRecord } from "@/core/model";
-import type { Plan } from "@/core/trial";
+import type { Plan, Trial } from "@/core/trial";
 import type { Effect, Remedy, Verdict } from "@/core/verdict";
 import type { LiveTrial } from "./useTrial";
+
+/** A trial put aside to compare others with. */
+export interface KeptTrial {
+  trial: Trial;
+  record: ChamberRecord;
+  /** When it was kept, and with what. */
+  name: string;
+}
 
 /** What every station of the bench works with. */
 export interface BenchContext {
@@ -17,6 +25,11 @@ export interface BenchContext {
   live: LiveTrial;
   verdicts: Verdict[];
   effects: Record<string, Effect[] | undefined>;
+  /** What the judged temperature is called: "product", or "air" in a smoker. */
+  judged: string;
+  /** A trial kept for comparison. */
+  kept: KeptTrial | null;
+  keepTrial: (trial: Trial | null) => void;
   trying: Remedy | null;
   /** Changes the chamber; a sentence comes back where that is impossible. */
   apply: (edits: Edit[], label: string, merge?: string) => string | null;

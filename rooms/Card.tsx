@@ -48,7 +48,7 @@ function CardDesk({ record }: { record: ChamberRecord }) {
   const records = useMemo(() => [record], [record]);
   const plan = useMemo(() => planOf(record), [record]);
   const scale = plan.chamber.unit.scale;
-  const answer = useVerdicts(records, preferences.trialDays, scale)[record.id];
+  const answer = useVerdicts(records, preferences, scale)[record.id];
   const paper = sizes.find((s) => s.value === size)!;
   const normal = answer ? whatIsNormal({ plan, trial: answer.trial, scale }) : [];
   return (

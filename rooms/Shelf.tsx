@@ -34,7 +34,7 @@ export function Shelf() {
     [records],
   );
   const zone = Math.max(...chambers.map(heightOf), 1) * METRE + 28;
-  const answers = useVerdicts(chambers, preferences.trialDays, preferences.scale);
+  const answers = useVerdicts(chambers, preferences, preferences.scale);
   return (
     <>
       <header className="flex flex-wrap items-center gap-3 px-4 pt-5 md:px-10">

@@ -2,7 +2,18 @@ import { transfer } from "comlink";
 import * as z from "zod";
 import type { ChamberRecord } from "@/core/model";
 import type { Scale } from "@/core/quantity";
-import { plainTrial, planOf, runTrial, type Trial } from "@/core/trial";
+import {
+  plainTrial,
+  planOf,
+  runKept,
+  stretchOf,
+  usualGrace,
+  type FailureGrace,
+  type KeptTrial,
+  type Metrics,
+  type Trace,
+  type Trial,
+} from "@/core/trial";
 import { judge, weigh, type Effect, type Verdict } from "@/core/verdict";
 
 // The policy forbids eval; without this the schema library probes for it.
@@ -15,21 +26,49 @@ export interface TrialAnswer {
   took: number;
 }
 
+type Kept = Pick<KeptTrial, "run" | "checkpoints">;
+/** The last trials, so that any stretch of them can be looked at closely without running all of it again. */
+const kept = new Map<string, Kept>();
+const MOST_KEPT = 3;
+const keyOf = (record: ChamberRecord, days: number) => `${days}|${JSON.stringify(record)}`;
+
+function run(record: ChamberRecord, days: number): KeptTrial & { plan: ReturnType<typeof planOf> } {
+  const plan = planOf(record);
+  const done = runKept(plainTrial(plan.chamber, plan.settings, days));
+  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!);
+  kept.set(keyOf(record, days), { run: done.run, checkpoints: done.checkpoints });
+  return { ...done, plan };
+}
+
+const buffersOf = ({ low, high, layers, heat, cold, alarm }: Trace): ArrayBuffer[] =>
+  [...Object.values(low), ...Object.values(high), ...layers.flatMap((l) => [l.low, l.high]), heat, cold, alarm].map(
+    (a) => a.buffer as ArrayBuffer,
+  );
+
 /** What the bench asks of its worker. */
 export const bench = {
   trial(record: ChamberRecord, days: number, scale: Scale): TrialAnswer {
     const started = performance.now();
-    const plan = planOf(record);
-    const trial = runTrial(plainTrial(plan.chamber, plan.settings, days));
+    const { trial, plan } = run(record, days);
     const verdicts = judge(plan, trial, scale);
     const answer = { trial, verdicts, took: performance.now() - started };
-    const { low, high, heat, cold, alarm } = trial.trace;
-    const buffers = [...Object.values(low), ...Object.values(high), heat, cold, alarm].map((a) => a.buffer);
-    return transfer(answer, buffers as ArrayBuffer[]);
+    return transfer(answer, buffersOf(trial.trace));
+  },
+
+  /** A stretch of a chamber's trial in bins of its own. */
+  stretch(record: ChamberRecord, days: number, from: number, to: number, bins: number): Trace {
+    const trace = stretchOf(kept.get(keyOf(record, days)) ?? run(record, days), from, to, bins);
+    return transfer(trace, buffersOf(trace));
   },
 
   weigh(record: ChamberRecord, verdict: Verdict, all: Verdict[], days: number, scale: Scale): Effect[] {
     return weigh(record, verdict, all, days, scale);
+  },
+
+  /** Hours of grace of the usual failures. */
+  grace(record: ChamberRecord, metrics: Metrics): FailureGrace[] {
+    const { chamber, settings } = planOf(record);
+    return usualGrace(chamber, settings, metrics);
   },
 };
 

@@ -1,2 +1,3 @@
 export * from "./backup";
 export * from "./store";
+export * from "./preferences";

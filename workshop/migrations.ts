@@ -8,7 +8,7 @@ const steps: Record<number, (raw: Raw) => Raw> = {
   1: (raw) =>
     raw.kind === "chamber"
       ? { ...raw, schemaVersion: 2, roomSeries: null, thermal: {}, happenings: [] }
-      : { ...raw, schemaVersion: 2 },
+      : { ...raw, schemaVersion: 2, quickTrialDays: 1 },
 };
 
 /** Lifts a raw record to the present version and checks it. Never throws: what does not parse comes back as a problem. */

@@ -1,4 +1,5 @@
-import { RECORD_VERSION, type PreferencesRecord } from "@/core/model";
+import { RECORD_VERSION, type ChamberRecord, type PreferencesRecord } from "@/core/model";
+import { isQuick } from "@/core/trial";
 
 export const PREFERENCES_ID = "preferences";
 
@@ -20,6 +21,16 @@ export function firstPreferences(locale: string, now: string): PreferencesRecord
     theme: "auto",
     singleKeys: true,
     trialDays: 7,
+    quickTrialDays: 1,
     demoSeeded: false,
   };
 }
+
+type Lengths = Pick<PreferencesRecord, "trialDays" | "quickTrialDays">;
+
+/** Which of the two lengths of a trial a chamber takes. */
+export const lengthField = (record: ChamberRecord): keyof Lengths =>
+  isQuick(record.cabinet.kind?.value ?? "upright") ? "quickTrialDays" : "trialDays";
+
+/** Days that the trial of a chamber runs. */
+export const trialDaysOf = (preferences: Lengths, record: ChamberRecord): number => preferences[lengthField(record)];

@@ -83,6 +83,7 @@ describe("records", () => {
       theme: "auto",
       singleKeys: true,
       trialDays: 7,
+      quickTrialDays: 1,
       demoSeeded: false,
     };
     expect(workshopRecord.parse(preferences).kind).toBe("preferences");

@@ -52,6 +52,8 @@ export const chamberRecord = z.strictObject({
 });
 export type ChamberRecord = z.infer<typeof chamberRecord>;
 
+export const trialLengths = [0.25, 0.5, 1, 3, 7, 14, 30, 60] as const;
+
 export const preferencesRecord = z.strictObject({
   ...envelope,
   kind: z.literal("preferences"),
@@ -59,7 +61,9 @@ export const preferencesRecord = z.strictObject({
   system: z.enum(["metric", "customary"]),
   theme: z.enum(["auto", "stoneware", "cellar"]),
   singleKeys: z.boolean(),
-  trialDays: z.union([z.literal(1), z.literal(3), z.literal(7), z.literal(14), z.literal(30), z.literal(60)]),
+  /** Length of a trial, days; and of pots, kettles and smokers, whose jobs take hours. */
+  trialDays: z.literal(trialLengths),
+  quickTrialDays: z.literal(trialLengths),
   /** The demo has been put in once; it does not come back unasked. */
   demoSeeded: z.boolean(),
 });

@@ -2,7 +2,8 @@ import { coolerElectricity } from "../chamber";
 import { INPUT } from "./discretise";
 import { iceContent } from "./ice";
 import type { Mode } from "./modes";
-import type { Run, RunState } from "./stepper";
+import type { Run } from "./stepper";
+import type { RunState } from "./state";
 
 const { room: ROOM, heater: HEATER, air: AIR, cold: COLD, vessel: VESSEL } = INPUT;
 

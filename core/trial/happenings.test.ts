@@ -6,7 +6,8 @@ import { imbalance } from "./energy";
 import { plainTrial } from "./input";
 import { planOf } from "./plan";
 import { runKept, runTrial, stretchOf } from "./runTrial";
-import { advance, startRun, type RunState } from "./stepper";
+import { advance, startRun } from "./stepper";
+import type { RunState } from "./state";
 
 const HOUR = 3600;
 const edit = (section: string, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;

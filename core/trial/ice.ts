@@ -1,7 +1,7 @@
 import { ICE_HEAT, MELTING_HEAT, WATER_HEAT, type Network } from "../chamber";
 import { INPUT } from "./discretise";
 import type { Mode } from "./modes";
-import type { RunState } from "./stepper";
+import type { RunState } from "./state";
 
 /** Heat that pinned ice takes over the coming step, J. */
 export function absorbed({ absorb, hold: { n, m } }: Mode, x: Float64Array, u: Float64Array, room: number): number {

@@ -1,6 +1,7 @@
 export * from "./discretise";
 export * from "./energy";
 export * from "./events";
+export * from "./grace";
 export * from "./ice";
 export * from "./input";
 export * from "./inset";
@@ -11,6 +12,7 @@ export * from "./observer";
 export * from "./plan";
 export * from "./runOn";
 export * from "./runTrial";
+export * from "./state";
 export * from "./stepper";
 export * from "./timeline";
 export * from "./trace";

@@ -1,4 +1,4 @@
-import type { Chamber, Settings, Unit } from "../model";
+import type { CabinetKind, Chamber, Settings, Unit } from "../model";
 
 /** A unit with its settings and the probe that it reads. */
 export interface Controller {
@@ -26,10 +26,13 @@ export const STEP = 5;
 /** Pots, kettles and smokers answer sooner, s. */
 const QUICK_STEP = 1;
 
-const quick = ["crock", "kettle", "drum", "brick"];
+const quickKinds: readonly CabinetKind[] = ["crock", "kettle", "drum", "brick"];
+/** Boxes whose jobs take hours and not days. */
+export const isQuick = (kind: CabinetKind): boolean => quickKinds.includes(kind);
+
 /** The step that a kind of box asks for, s. Long trials of a quick box take 2 s: nothing in them is shorter than that. */
 export const stepFor = (chamber: Chamber, days: number): number =>
-  quick.includes(chamber.cabinet.kind) ? (days > 3 ? 2 : QUICK_STEP) : STEP;
+  isQuick(chamber.cabinet.kind) ? (days > 3 ? 2 : QUICK_STEP) : STEP;
 
 /** A trial of the chamber's own unit. */
 export const plainTrial = (chamber: Chamber, settings: Settings, days: number, dt?: number): TrialInput => ({

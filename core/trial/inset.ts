@@ -1,7 +1,8 @@
 import type { Metrics } from "./metrics";
 import { judgedNode } from "../chamber";
 import { NO_READING } from "../controller";
-import { advance, copyState, displayScale, type Run, type RunState, type Watcher } from "./stepper";
+import { advance, displayScale, type Run, type Watcher } from "./stepper";
+import { copyState, type RunState } from "./state";
 
 /** A short stretch of a trial at full detail. Times in s from the start of the trial, temperatures in °C. */
 export interface Inset {

@@ -1,7 +1,9 @@
 import { judgedNode } from "../chamber";
 import { EnergySums } from "./energy";
+import { isQuick } from "./input";
 import { REVERSAL_WITHIN, SwitchLog } from "./events";
-import { displayScale, type Run, type RunState, type Watcher } from "./stepper";
+import { displayScale, type Run, type Watcher } from "./stepper";
+import type { RunState } from "./state";
 import { TraceBins, type Trace } from "./trace";
 
 /** Lowest and highest seen, and when. */
@@ -36,6 +38,8 @@ export class Range {
 
 /** Seconds after arrival from which the swing counts as the steady one. */
 export const SETTLING = 12 * 3600;
+/** The same for pots, kettles and smokers. */
+const QUICK_SETTLING = 3600;
 
 /** All that is gathered in one part of a trial: on the way to the band, just arrived, settled. */
 class Phase {
@@ -73,6 +77,7 @@ export class Observer implements Watcher {
   private wasIn = false;
   private readonly dt: number;
   private readonly nodes: readonly [product: number, probe: number, air: number];
+  private readonly settling: number;
   private readonly burns: boolean;
   private readonly hasIce: boolean;
   private settledFrom = Infinity;
@@ -97,6 +102,7 @@ export class Observer implements Watcher {
     ];
     const { slope, zero } = displayScale(run);
     this.bins = new TraceBins(input.chamber, network, this.nodes, bins, 0, run.steps, input.dt, slope, zero);
+    this.settling = isQuick(input.chamber.cabinet.kind) ? QUICK_SETTLING : SETTLING;
     this.burns = input.chamber.heater.kind === "charcoal" && network.heaterPower > 0;
     this.hasIce = network.iceMass > 0;
   }
@@ -122,7 +128,7 @@ export class Observer implements Watcher {
         this.share();
         this.bins.cut();
         this.arrivedAt = step * this.dt;
-        this.settledFrom = this.arrivedAt + SETTLING;
+        this.settledFrom = this.arrivedAt + this.settling;
         this.phase = this.arriving;
       }
     } else if (this.phase === this.arriving && step * this.dt >= this.settledFrom) {

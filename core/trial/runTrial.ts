@@ -3,7 +3,8 @@ import type { TrialInput } from "./input";
 import { insetAround, worstMoment, type Inset } from "./inset";
 import { metricsOf, type Metrics } from "./metrics";
 import { Observer } from "./observer";
-import { advance, copyState, displayScale, startRun, type Run, type RunState } from "./stepper";
+import { advance, displayScale, startRun, type Run } from "./stepper";
+import { copyState, type RunState } from "./state";
 import { TraceBins, type Trace } from "./trace";
 
 /** A finished trial. */
@@ -64,7 +65,12 @@ export const runTrial = (input: TrialInput, bins = DEFAULT_BINS): Trial => runKe
  * The trace of a stretch of a finished trial in bins of its own: run again, exactly, from the nearest saved moment.
  * @param from and `to` in s from the start of the trial
  */
-export function stretchOf({ run: finished, checkpoints }: KeptTrial, from: number, to: number, bins: number): Trace {
+export function stretchOf(
+  { run: finished, checkpoints }: Pick<KeptTrial, "run" | "checkpoints">,
+  from: number,
+  to: number,
+  bins: number,
+): Trace {
   const { input, network } = finished;
   const { dt } = input;
   const first = Math.max(0, Math.floor(from / dt));

@@ -1,8 +1,8 @@
 import { buildNetwork, type Network } from "../chamber";
 import { aroundAt, isDaily, seriesTemperature } from "../climate";
-import { copyUnit, machinesOf, NO_READING, powerUp, stepUnit, type UnitState } from "../controller";
-import { copyDevices, freshDevices, stepCooler, stepFire, stepHeater, type DeviceState } from "../device";
-import { fermentationHeat, startFerment, type FermentState } from "../product";
+import { machinesOf, NO_READING, powerUp, stepUnit } from "../controller";
+import { freshDevices, stepCooler, stepFire, stepHeater } from "../device";
+import { fermentationHeat, startFerment } from "../product";
 import { INPUT } from "./discretise";
 import { absorbed, changeIce, settleIce } from "./ice";
 import type { TrialInput } from "./input";
@@ -11,30 +11,11 @@ import { memo } from "./memo";
 import { Modes, type Mode } from "./modes";
 import { noiseAt } from "./noise";
 import { evaporation, ownHeat } from "./ownHeat";
+import type { RunState } from "./state";
 import { changeSteps, situationAt } from "./timeline";
 
 /** The product's heat is held for a minute at a time; it moves over hours. */
 const PRODUCT_STEP = 60;
-
-export type IcePhase = "frozen" | "melting" | "water";
-
-/** Everything that changes in the course of a trial; plain data, so that a trial can go on from any saved moment. */
-export interface RunState {
-  step: number;
-  /** Node temperatures, °C, padded with zeros (kernel.ts). */
-  x: Float64Array;
-  /** One machine for each outlet unit; a pair has two. */
-  machines: UnitState[];
-  devices: DeviceState;
-  ice: IcePhase;
-  ferments: FermentState[];
-  /** Own heat of each vessel now, and what evaporation takes, W. */
-  heat: Float64Array;
-  evaporated: Float64Array;
-  /** Inputs in force over the present step (discretise.ts), but for the room. */
-  u: Float64Array;
-  mode: Mode;
-}
 
 /** What is computed once for a trial. */
 export interface Run {
@@ -111,20 +92,6 @@ export function startRun(input: TrialInput): Run {
     },
   };
 }
-
-/** A copy of a state that the run may go on without. */
-export const copyState = (state: RunState): RunState => ({
-  step: state.step,
-  x: state.x.slice(),
-  machines: state.machines.map(copyUnit),
-  devices: copyDevices(state.devices),
-  ice: state.ice,
-  ferments: state.ferments.map((f) => ({ lag: f.lag, done: f.done })),
-  heat: state.heat.slice(),
-  evaporated: state.evaporated.slice(),
-  u: state.u.slice(),
-  mode: state.mode,
-});
 
 /** Moves every vessel's own heat and evaporation on and says whether any has changed. */
 function moveProducts(run: Run, span: number): boolean {

@@ -1,7 +1,7 @@
 import type { Chamber } from "../model";
 import type { Network } from "../chamber";
 import { NO_READING } from "../controller";
-import type { RunState } from "./stepper";
+import type { RunState } from "./state";
 
 /** The lines of every trace. `reading` is what the display shows, `probe` the true temperature at the probe. */
 export const channels = ["product", "probe", "air", "reading", "room"] as const;

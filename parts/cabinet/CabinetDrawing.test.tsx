@@ -60,7 +60,10 @@ describe("the cabinet drawing", () => {
   });
 
   it.each(cabinetKinds)("draws a %s with its probe and what stands in it inside of its own measures", (kind) => {
-    const container = draw({ section: "cabinet", field: "kind", value: kind }, { section: "vessel", field: "count", value: 3 });
+    const container = draw(
+      { section: "cabinet", field: "kind", value: kind },
+      { section: "vessel", field: "count", value: 3 },
+    );
     const { cabinet } = chamberWith({ section: "cabinet", field: "kind", value: kind });
     const probe = container.querySelector("circle:last-of-type")!;
     expect(Number(probe.getAttribute("cx"))).toBeGreaterThan(0);

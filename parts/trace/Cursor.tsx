@@ -1,48 +1,157 @@
 "use client";
 
-import { useState, type PointerEvent } from "react";
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { celsius, inScale, printMoment, printNumber, scaleSign, type Scale } from "@/core/quantity";
-import type { Channel, Trial } from "@/core/trial";
+import type { Channel, Layer, Trace } from "@/core/trial";
+import { panned, zoomed, type View } from "./view";
 
-interface Props {
-  trial: Trial;
+/** What the cursor lets the person do; all of it absent where the chart is only looked at. */
+export interface CursorMoves {
+  /** Length of the whole trial, s. */
+  end?: number;
+  onView?: (view: View) => void;
+  /** A moment was chosen by click or Enter. */
+  onPick?: (moment: number) => void;
+  /** The moment that the cursor rests on, s; null for none. */
+  at?: number | null;
+  onAt?: (moment: number | null) => void;
+}
+
+interface Props extends CursorMoves {
+  trace: Trace;
+  view: View;
   scale: Scale;
+  startHour: number;
+  shown: readonly Channel[];
+  layers: readonly (Layer & { label: string })[];
+  judged: string;
   left: number;
   top: number;
   width: number;
   height: number;
 }
 
-const BOX = 190;
+const BOX = 200;
+/** Pixels that a pointer may stray and still have clicked. */
+const STILL = 4;
 
-/** A cursor over the trace: all values of the moment under the pointer, in words. */
-export function Cursor({ trial, scale, left, top, width, height }: Props) {
-  const [bin, setBin] = useState<number | null>(null);
-  const { trace, startHour } = trial;
-  const point = (event: PointerEvent) => {
-    const share = (event.clientX - event.currentTarget.getBoundingClientRect().left) / width;
-    setBin(Math.min(trace.bins - 1, Math.max(0, Math.floor(share * trace.bins))));
+/** A cursor over the trace: all values of the moment in words; wheel, drag and keys zoom and pan. */
+export function Cursor(props: Props) {
+  const { trace, view, startHour, left, top, width, height, onView, onPick, onAt } = props;
+  const [hover, setHover] = useState<number | null>(null);
+  const drag = useRef<{ x: number; view: View; moved: boolean } | null>(null);
+  const box = useRef<HTMLDivElement>(null);
+  const end = props.end ?? view.to;
+  const span = view.to - view.from;
+  const moment = hover ?? props.at ?? null;
+  const inSight = moment !== null && moment >= view.from && moment <= view.to;
+
+  const timeAt = (clientX: number) => {
+    const rect = box.current!.getBoundingClientRect();
+    return view.from + Math.min(1, Math.max(0, (clientX - rect.left) / width)) * span;
   };
-  const at = bin === null ? 0 : ((bin + 0.5) / trace.bins) * width;
+  const point = (event: PointerEvent) => {
+    const { current } = drag;
+    if (current && onView) {
+      const by = event.clientX - current.x;
+      if (Math.abs(by) > STILL) current.moved = true;
+      if (current.moved) return onView(panned(current.view, (-by / width) * span, end));
+    }
+    setHover(timeAt(event.clientX));
+  };
+  const press = (event: PointerEvent) => {
+    drag.current = { x: event.clientX, view, moved: false };
+    if (onView) event.currentTarget.setPointerCapture(event.pointerId);
+    point(event);
+  };
+  const release = (event: PointerEvent) => {
+    const clicked = drag.current && !drag.current.moved;
+    drag.current = null;
+    if (!clicked) return;
+    const at = timeAt(event.clientX);
+    onAt?.(at);
+    onPick?.(at);
+  };
+  // React listens to the wheel passively; zooming has to keep the page from scrolling.
+  useEffect(() => {
+    const element = box.current;
+    if (!element || !onView) return;
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      const rect = element.getBoundingClientRect();
+      const around = view.from + ((event.clientX - rect.left) / width) * span;
+      if (Math.abs(event.deltaX) > Math.abs(event.deltaY)) onView(panned(view, (event.deltaX / width) * span, end));
+      else onView(zoomed(view, Math.exp(event.deltaY * 0.0015), around, end));
+    };
+    element.addEventListener("wheel", wheel, { passive: false });
+    return () => element.removeEventListener("wheel", wheel);
+  }, [onView, view, width, span, end]);
+
+  const keys = (event: KeyboardEvent) => {
+    const now = props.at ?? (view.from + view.to) / 2;
+    const step = trace.width * (event.shiftKey ? 10 : 1);
+    const move = (to: number) => {
+      const at = Math.min(end, Math.max(0, to));
+      onAt?.(at);
+      if (onView && (at < view.from || at > view.to)) onView(panned(view, at - (view.from + view.to) / 2, end));
+    };
+    const acts: Record<string, () => void> = {
+      ArrowLeft: () => move(now - step),
+      ArrowRight: () => move(now + step),
+      Home: () => move(0),
+      End: () => move(end),
+      PageUp: () => onView?.(panned(view, -span / 2, end)),
+      PageDown: () => onView?.(panned(view, span / 2, end)),
+      "+": () => onView?.(zoomed(view, 0.5, now, end)),
+      "-": () => onView?.(zoomed(view, 2, now, end)),
+      "0": () => onView?.({ from: 0, to: end }),
+      Enter: () => onPick?.(now),
+    };
+    const act = acts[event.key];
+    if (!act) return;
+    event.preventDefault();
+    event.stopPropagation();
+    act();
+  };
+  const x = moment === null ? 0 : ((moment - view.from) / span) * width;
+  const words = moment === null ? [] : wordsAt(props, moment);
   return (
     <div
-      className="absolute touch-pan-y"
+      ref={box}
+      className={`absolute ${onView ? "cursor-crosshair touch-none" : "touch-pan-y"} outline-offset-2`}
       style={{ left, top, width, height }}
       onPointerMove={point}
-      onPointerDown={point}
-      onPointerLeave={() => setBin(null)}
+      onPointerDown={press}
+      onPointerUp={release}
+      onPointerLeave={() => {
+        drag.current = null;
+        setHover(null);
+      }}
+      {...(onAt && {
+        role: "slider",
+        tabIndex: 0,
+        "aria-label": "Moment of the trial: arrow keys move, plus and minus zoom, Enter places",
+        "aria-valuemin": 0,
+        "aria-valuemax": Math.round(end),
+        "aria-valuenow": Math.round(moment ?? (view.from + view.to) / 2),
+        "aria-valuetext":
+          moment === null
+            ? "no moment chosen yet"
+            : [printMoment(moment, startHour), ...words.map(([k, v]) => `${k} ${v}`)].join(", "),
+        onKeyDown: keys,
+      })}
     >
-      {bin !== null && (
+      {moment !== null && inSight && (
         <>
-          <div className="bg-base-content/60 pointer-events-none absolute inset-y-0 w-px" style={{ left: at }} />
+          <div className="bg-base-content/60 pointer-events-none absolute inset-y-0 w-px" style={{ left: x }} />
           <div
             className="bg-base-100 border-base-content/50 pointer-events-none absolute top-0 z-10 rounded border px-2 py-1 text-[13px] leading-snug"
-            style={{ left: at + BOX > width ? at - BOX : at + 10, width: BOX - 10 }}
+            style={{ left: x + BOX > width ? x - BOX : x + 10, width: BOX - 10 }}
           >
-            <div className="font-semibold">{printMoment((bin + 0.5) * trace.width, startHour)}</div>
-            {(["product", "probe", "air", "room"] as const).map((channel) => (
-              <div key={channel}>
-                {channel} {span(trial, channel, bin, scale)}
+            <div className="font-semibold">{printMoment(moment, startHour)}</div>
+            {words.map(([name, value]) => (
+              <div key={name}>
+                {name} {value}
               </div>
             ))}
           </div>
@@ -52,9 +161,23 @@ export function Cursor({ trial, scale, left, top, width, height }: Props) {
   );
 }
 
-function span({ trace }: Trial, channel: Channel, bin: number, scale: Scale): string {
-  const [low, high] = [trace.low, trace.high].map((side) =>
-    printNumber(inScale(celsius(side[channel][bin]!), scale), 0.1),
-  );
-  return `${low === high ? low : `${low} to ${high}`} ${scaleSign(scale)}`;
+const share = (of: number) => (of <= 0 ? "off" : of >= 1 ? "on" : `on ${Math.round(of * 100)} % of the time`);
+
+/** All values of a moment, in words. */
+function wordsAt({ trace, scale, shown, layers, judged }: Props, moment: number): [string, string][] {
+  const bin = Math.min(trace.bins - 1, Math.max(0, Math.floor((moment - trace.from) / trace.width)));
+  const range = (low: Float32Array, high: Float32Array) => {
+    const [a, b] = [low, high].map((side) => printNumber(inScale(celsius(side[bin]!), scale), 0.1));
+    return Number.isFinite(low[bin]) ? `${a === b ? a : `${a} to ${b}`} ${scaleSign(scale)}` : "none";
+  };
+  return [
+    ...shown.map((c): [string, string] => [
+      c === "product" ? judged : c === "reading" ? "display" : c,
+      range(trace.low[c], trace.high[c]),
+    ]),
+    ...layers.map((l): [string, string] => [l.label, range(l.low, l.high)]),
+    ["heat", share(trace.heat[bin]!)],
+    ["cold", share(trace.cold[bin]!)],
+    ...(trace.alarm[bin]! > 0 ? [["alarm", "sounds"] as [string, string]] : []),
+  ];
 }

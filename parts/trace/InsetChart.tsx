@@ -20,10 +20,12 @@ interface Props {
   scale: Scale;
   width: number;
   height: number;
+  /** What the line of the judged temperature is called. */
+  judged?: string;
 }
 
 /** Three hours at the worst moment, at full detail: what seven days in a few hundred pixels would hide. */
-export const InsetChart = memo(function InsetChart({ trial, band, scale, width, height }: Props) {
+export const InsetChart = memo(function InsetChart({ trial, band, scale, width, height, judged = "product" }: Props) {
   const { inset } = trial;
   const show = (t: number) => inScale(celsius(t), scale);
   const domain = useMemo(() => axisOf([...inset.product, ...inset.probe, ...inset.air], scale), [inset, scale]);
@@ -83,7 +85,7 @@ export const InsetChart = memo(function InsetChart({ trial, band, scale, width, 
         labels={[
           { text: "air", at: end(inset.air), color: "currentColor" },
           { text: "probe", at: end(inset.probe), color: "currentColor" },
-          { text: "product", at: end(inset.product), color: "var(--honey)" },
+          { text: judged, at: end(inset.product), color: "var(--honey)" },
         ]}
       />
       <svg width={width} height={LANES} className="block" aria-hidden>

@@ -1,8 +1,14 @@
+import type { View } from "./view";
+
 interface Props {
   /** Shares 0..1 bin by bin. */
   heat: Float32Array;
   cold: Float32Array;
   alarm: Float32Array;
+  /** Where the shares begin and how long one is, s; and what is in sight. */
+  from: number;
+  width: number;
+  view: View;
   /** Width of the whole drawing, px. */
   total: number;
   left: number;
@@ -12,15 +18,17 @@ interface Props {
 const LANE = 13;
 
 /** Share of time that each device was on, as lanes under the chart: the fuller, the more. Hatched heat, dotted cold. */
-export function Lanes({ heat, cold, alarm, total, left, right }: Props) {
+export function Lanes({ heat, cold, alarm, from, width, view, total, left, right }: Props) {
   const plot = Math.max(10, total - left - right);
   const path = (shares: Float32Array, top: number) => {
-    const bin = plot / shares.length;
+    const scale = plot / (view.to - view.from);
     let d = "";
     shares.forEach((share, i) => {
-      if (share <= 0) return;
+      const a = Math.max(0, (from + i * width - view.from) * scale);
+      const b = Math.min(plot, (from + (i + 1) * width - view.from) * scale + 0.3);
+      if (share <= 0 || b <= a) return;
       const height = Math.max(2.5, share * LANE);
-      d += `M${(i * bin).toFixed(2)} ${top + LANE}h${(bin + 0.3).toFixed(2)}v${-height.toFixed(2)}h${(-bin - 0.3).toFixed(2)}z`;
+      d += `M${a.toFixed(2)} ${top + LANE}H${b.toFixed(2)}v${-height.toFixed(2)}H${a.toFixed(2)}z`;
     });
     return d;
   };

@@ -1,4 +1,4 @@
-import { axisOf, axisTicks, dayTicks, degrees } from "./axis";
+import { axisOf, axisTicks, degrees, timeTick, timeTicks } from "./axis";
 
 describe("axes of the trace", () => {
   it("take in all values with a little room, on whole degrees of the scale", () => {
@@ -16,11 +16,22 @@ describe("axes of the trace", () => {
   ] as [[number, number], number, number[]][])("%j with room for %d", (axis, count, ticks) =>
     expect(axisTicks(axis, count)).toEqual(ticks),
   );
-  it("mark midnights, thinned for long trials", () => {
-    expect(dayTicks(2, 18)).toEqual([6, 30]);
-    expect(dayTicks(7, 18)).toHaveLength(7);
-    expect(dayTicks(30, 18).length).toBeLessThan(8);
-    expect(dayTicks(14, 0)[0]).toBe(24);
+  it("mark midnights over days and clock times within one, thinned so that labels have room", () => {
+    expect(timeTicks(0, 48, 18, 160)).toEqual([6, 30]);
+    expect(timeTicks(0, 168, 18, 750)).toHaveLength(7);
+    expect(timeTicks(0, 720, 18, 750).length).toBeLessThan(9);
+    expect(timeTicks(0, 3, 18, 600).map((h) => timeTick(h, 18, 3))).toEqual([
+      "18:00",
+      "18:30",
+      "19:00",
+      "19:30",
+      "20:00",
+      "20:30",
+      "21:00",
+    ]);
+    expect(timeTick(30, 18, 168)).toBe("day 3");
+    for (const span of [0.2, 1, 5, 30, 400, 1440])
+      expect(timeTicks(2, 2 + span, 18, 700).length).toBeLessThanOrEqual(700 / 74 + 1);
   });
   it("write degrees with a true minus", () => expect(degrees(-5)).toBe("\u22125°"));
 });

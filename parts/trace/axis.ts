@@ -23,12 +23,26 @@ export function axisTicks([low, high]: Pair, count: number): number[] {
   return ticks;
 }
 
-/** Midnights within a trial, thinned so that their labels have room, in hours from the start. */
-export function dayTicks(days: number, startHour: number): number[] {
-  const every = days > 14 ? 5 : days > 7 ? 2 : 1;
+/** Distances of ticks in time, h: whole days, and parts of a day that people read off a clock. */
+const timeSteps = [1 / 12, 1 / 6, 0.25, 0.5, 1, 2, 3, 6, 12, 24, 48, 120, 240] as const;
+/** Least distance of two ticks, px. */
+const APART = 74;
+
+/** Even clock times within a stretch, thinned so that their labels have room, in hours from the start. */
+export function timeTicks(from: number, to: number, startHour: number, width: number): number[] {
+  const step = timeSteps.find((s) => (width * s) / (to - from) >= APART) ?? 480;
   const ticks: number[] = [];
-  for (let hour = 24 - startHour; hour <= days * 24; hour += 24 * every) ticks.push(hour);
+  for (let k = Math.ceil((from + startHour) / step - 1e-9); k * step - startHour <= to + 1e-9; k++)
+    ticks.push(k * step - startHour);
   return ticks;
+}
+
+/** "day 2" at midnights and over long stretches, the clock time between. */
+export function timeTick(hour: number, startHour: number, span: number): string {
+  const clock = hour + startHour;
+  const minutes = Math.round((clock % 24) * 60) % 1440;
+  if (minutes === 0 || span > 30 * 24) return `day ${Math.floor(clock / 24 + 1e-6) + 1}`;
+  return `${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
 }
 
 export const degrees = (t: number): string => `${t}°`.replace("-", "\u2212");

@@ -6,3 +6,4 @@ import dynamic from "next/dynamic";
 export const TraceChart = dynamic(() => import("./TraceChart").then((m) => m.TraceChart), { ssr: false });
 export const InsetChart = dynamic(() => import("./InsetChart").then((m) => m.InsetChart), { ssr: false });
 export { sayTrial } from "./say";
+export * from "./view";

@@ -3,12 +3,13 @@
 import { ChevronDown, ChevronUp, Maximize2, Minimize2 } from "lucide-react";
 import { printDuration } from "@/core/quantity";
 import type { Trial } from "@/core/trial";
-import { setPreferences } from "@/workshop";
-import { useBench } from "./context";
-import { VerdictTitle } from "./VerdictView";
+import { trialLengths } from "@/core/model";
+import { lengthField, setPreferences } from "@/workshop";
+import { useBench } from "../context";
+import { VerdictTitle } from "../VerdictView";
 
 export type TrialSize = "folded" | "open" | "full";
-const lengths = [1, 3, 7, 14, 30] as const;
+const lengthWords = (days: number) => (days < 1 ? `${days * 24} hours` : days === 1 ? "1 day" : `${days} days`);
 
 interface Props {
   size: TrialSize;
@@ -74,7 +75,8 @@ export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
 }
 
 function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
-  const { preferences } = useBench();
+  const { preferences, record } = useBench();
+  const field = lengthField(record);
   return (
     <>
       <label className="flex min-h-11 items-center gap-2">
@@ -90,12 +92,12 @@ function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
         <span className="sr-only">Length of the trial</span>
         <select
           className="rule-line bg-base-100 h-10 rounded border px-2"
-          value={preferences.trialDays}
-          onChange={(e) => setPreferences({ trialDays: Number(e.target.value) as (typeof lengths)[number] })}
+          value={preferences[field]}
+          onChange={(e) => setPreferences({ [field]: Number(e.target.value) })}
         >
-          {lengths.map((days) => (
+          {trialLengths.map((days) => (
             <option key={days} value={days}>
-              {days === 1 ? "1 day" : `${days} days`}
+              {lengthWords(days)}
             </option>
           ))}
         </select>
@@ -112,7 +114,7 @@ function arrivalOf(trial: Trial): string {
 
 function starts({ metrics, days }: Trial): string {
   const { compressorStarts } = metrics;
-  if (compressorStarts === 0) return "the compressor never starts";
+  if (compressorStarts === 0) return `heat on ${Math.round(metrics.heatDuty * 100)} % of the time`;
   const perDay = compressorStarts / days;
   return perDay < 1.5
     ? `${compressorStarts} compressor ${compressorStarts === 1 ? "start" : "starts"} in all`

@@ -1,0 +1,231 @@
+"use client";
+
+import { Download, Maximize, MoveHorizontal, Pin, PinOff, ZoomIn, ZoomOut } from "lucide-react";
+import { useCallback, useMemo, useState } from "react";
+import { alarmsOf } from "@/core/controller";
+import { traceCsv } from "@/core/formats";
+import type { Happening, HappeningKind } from "@/core/model";
+import { printMoment } from "@/core/quantity";
+import { layerLabel, type Channel, type Trace, type Trial } from "@/core/trial";
+import { download } from "@/parts/common";
+import { InsetChart, isWhole, panned, TraceChart, zoomed, type View } from "@/parts/trace";
+import { useBench } from "../context";
+import { VerdictList } from "../VerdictList";
+import { GraceTable } from "./GraceTable";
+import { Happenings, useNewHappening } from "./Happenings";
+import { layerKey, Layers } from "./Layers";
+import { Sized } from "./Sized";
+import { TrialFigures } from "./TrialFigures";
+import { useStretch } from "./useStretch";
+
+interface Props {
+  trial: Trial;
+  ghost: Trial | null;
+  near: boolean;
+}
+
+const endOf = (h: Happening): number | null =>
+  "lasting" in h ? (h.lasting > 0 ? h.at + h.lasting : Number.MAX_SAFE_INTEGER) : null;
+
+/** The trial on the whole screen: zoom, pan, cursor, layers, happenings, a kept trial beside it, its figures as a file. */
+export function FullTrial({ trial, ghost, near }: Props) {
+  const { record, chamber, plan, preferences, live, verdicts, judged, kept, keepTrial } = useBench();
+  const { scale } = preferences;
+  const end = trial.days * 86_400;
+  const [chosen, setView] = useState<View | null>(null);
+  const view = chosen && chosen.to <= end + 1 && !isWhole(chosen, end) ? chosen : null;
+  const whole = useMemo(() => ({ from: 0, to: end }), [end]);
+  const now = view ?? whole;
+  const [at, setAt] = useState<number | null>(null);
+  const [armed, setArmed] = useState<HappeningKind | null>(null);
+  const [shown, setShown] = useState<Channel[]>(["product", "probe", "air", "room"]);
+  const [extra, setExtra] = useState<string[]>([]);
+  const [beside, setBeside] = useState(false);
+  const of = live.of;
+  const stretch = useStretch(of?.record ?? null, of?.days ?? 7, view);
+  const keptStretch = useStretch(view && kept ? kept.record : null, kept?.trial.days ?? 7, view);
+  const trace = stretch ?? trial.trace;
+  const place = useNewHappening();
+  const put = useCallback(
+    (kind: HappeningKind, moment: number) => {
+      place(kind, moment);
+      setArmed(null);
+    },
+    [place],
+  );
+  const moment = Math.min(end, Math.max(0, at ?? (now.from + now.to) / 2));
+  const named = (t: Trace) => t.layers.map((l) => ({ ...l, label: layerLabel(l, chamber) }));
+  const layers = named(trace).filter((l) => extra.includes(layerKey(l)));
+  const channels: { value: Channel; label: string }[] = [
+    { value: "product", label: judged },
+    { value: "probe", label: "probe" },
+    { value: "reading", label: "display" },
+    ...(judged === "air" ? [] : [{ value: "air" as const, label: "air" }]),
+    { value: "room", label: "room" },
+  ];
+  const lines = channels.map((c) => c.value).filter((c) => shown.includes(c));
+  const alarms = alarmsOf(plan.settings, chamber.unit);
+  const common = {
+    startHour: trial.startHour,
+    band: plan.ask,
+    alarms,
+    scale,
+    near,
+    view: now,
+    end,
+    judged,
+    shown: lines,
+  };
+  const marks = record.happenings.map((h) => ({ at: h.at, to: endOf(h) }));
+  const tool = "key border-transparent px-2";
+  return (
+    <div className="grid content-start gap-4 p-3 md:p-5">
+      <div className="flex flex-wrap items-center gap-1">
+        <button
+          type="button"
+          className={tool}
+          aria-label="Zoom in"
+          onClick={() => setView(zoomed(now, 0.5, moment, end))}
+        >
+          <ZoomIn size={20} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className={tool}
+          aria-label="Zoom out"
+          onClick={() => setView(zoomed(now, 2, moment, end))}
+        >
+          <ZoomOut size={20} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className={tool}
+          disabled={!view}
+          aria-label="Earlier"
+          onClick={() => setView(panned(now, -(now.to - now.from) / 2, end))}
+        >
+          ‹ earlier
+        </button>
+        <button
+          type="button"
+          className={tool}
+          disabled={!view}
+          aria-label="Later"
+          onClick={() => setView(panned(now, (now.to - now.from) / 2, end))}
+        >
+          later ›
+        </button>
+        <button type="button" className={tool} disabled={!view} onClick={() => setView(null)}>
+          <Maximize size={18} aria-hidden /> whole trial
+        </button>
+        <span className="quiet px-2" aria-live="polite">
+          <MoveHorizontal size={16} className="mr-1 inline" aria-hidden />
+          {view
+            ? `${printMoment(now.from, trial.startHour)} to ${printMoment(now.to, trial.startHour)}`
+            : "the whole trial"}
+        </span>
+        <span className="grow" />
+        <button type="button" className="key" onClick={() => keepTrial(kept ? null : trial)}>
+          {kept ? <PinOff size={18} aria-hidden /> : <Pin size={18} aria-hidden />}
+          {kept ? "Let go of the kept trial" : "Keep this trial to compare"}
+        </button>
+        {kept && (
+          <button
+            type="button"
+            className={`key ${beside ? "key-strong" : ""}`}
+            aria-pressed={beside}
+            onClick={() => setBeside(!beside)}
+          >
+            Side by side
+          </button>
+        )}
+        <button
+          type="button"
+          className="key"
+          onClick={() =>
+            download(
+              `trial-${record.name.replace(/[^\p{L}\p{N}]+/gu, "-")}.csv`,
+              traceCsv(trace, chamber, scale),
+              "text/csv",
+            )
+          }
+        >
+          <Download size={18} aria-hidden /> CSV
+        </button>
+      </div>
+      <div className={beside && kept ? "grid gap-3 xl:grid-cols-2" : ""}>
+        {beside && kept && (
+          <figure>
+            <figcaption className="font-semibold">Kept: {kept.name}</figcaption>
+            <Sized className="h-[46vh] min-h-72">
+              {(width, h) => (
+                <TraceChart
+                  {...common}
+                  trace={keptStretch ?? kept.trial.trace}
+                  ghost={null}
+                  width={width}
+                  height={h}
+                  moment={null}
+                  layers={named(keptStretch ?? kept.trial.trace).filter((l) => extra.includes(layerKey(l)))}
+                  onView={setView}
+                  at={at}
+                  onAt={setAt}
+                />
+              )}
+            </Sized>
+          </figure>
+        )}
+        <figure>
+          {beside && kept && <figcaption className="font-semibold">Now</figcaption>}
+          <Sized className="h-[46vh] min-h-72">
+            {(width, h) => (
+              <TraceChart
+                {...common}
+                trace={trace}
+                ghost={kept ? (keptStretch ?? kept.trial.trace) : (ghost?.trace ?? null)}
+                width={width}
+                height={h}
+                moment={verdicts[0]?.moment ?? null}
+                layers={layers}
+                happenings={marks}
+                onView={setView}
+                onPick={(t) => armed && put(armed, t)}
+                at={at}
+                onAt={setAt}
+              />
+            )}
+          </Sized>
+        </figure>
+      </div>
+      <Layers
+        channels={channels}
+        layers={named(trial.trace).map((l) => ({ key: layerKey(l), label: l.label }))}
+        shown={shown}
+        extra={extra}
+        onShown={setShown}
+        onExtra={setExtra}
+      />
+      <div className="grid grid-cols-1 gap-8 lg:grid-cols-2">
+        <div className="grid content-start gap-6">
+          <Happenings moment={moment} armed={armed} onArm={setArmed} onPlace={put} />
+          <GraceTable />
+        </div>
+        <div className="grid content-start gap-6 max-lg:order-first">
+          <VerdictList />
+        </div>
+        <section className="grid content-start gap-2">
+          <h3 className="text-lg">{kept ? "Figures, against the kept trial" : "Figures"}</h3>
+          <TrialFigures trial={trial} scale={scale} judged={judged} before={kept?.trial} />
+        </section>
+        <section className="grid content-start gap-1">
+          <h3 className="text-lg">Three hours at the worst moment</h3>
+          <Sized className="h-64">
+            {(width, h) => (
+              <InsetChart trial={trial} band={plan.ask} scale={scale} width={width} height={h} judged={judged} />
+            )}
+          </Sized>
+        </section>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,50 @@
+import type { Scale } from "@/core/quantity";
+import type { Trial } from "@/core/trial";
+import { figuresOf, printChange, printFigure } from "./figures";
+
+interface Props {
+  trial: Trial;
+  scale: Scale;
+  judged: string;
+  /** A kept trial that this one is compared with. */
+  before?: Trial | null;
+}
+
+/** What the trial amounts to, in figures; beside a kept one with their differences. */
+export function TrialFigures({ trial, scale, judged, before }: Props) {
+  const now = figuresOf(trial, scale, judged);
+  const then = before ? figuresOf(before, scale, judged) : null;
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse">
+        {then && (
+          <thead>
+            <tr className="border-base-content border-b text-right">
+              <th className="text-left font-semibold">Figure</th>
+              <th className="pl-4 font-semibold">Kept</th>
+              <th className="pl-4 font-semibold">Now</th>
+              <th className="pl-4 font-semibold">Change</th>
+            </tr>
+          </thead>
+        )}
+        <tbody>
+          {now.map((figure) => {
+            const old = then?.find((f) => f.name === figure.name);
+            return (
+              <tr key={figure.name} className="rule-line border-b">
+                <th scope="row" className="py-1 text-left font-normal">
+                  {figure.name}
+                </th>
+                {then && (
+                  <td className="py-1 pl-4 text-right whitespace-nowrap">{old ? printFigure(old) : "\u2013"}</td>
+                )}
+                <td className="py-1 pl-4 text-right font-semibold whitespace-nowrap">{printFigure(figure)}</td>
+                {then && <td className="py-1 pl-4 text-right whitespace-nowrap">{printChange(old, figure)}</td>}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}

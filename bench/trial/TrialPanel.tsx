@@ -1,0 +1,106 @@
+"use client";
+
+import { useDeferredValue, useEffect, useMemo, useRef } from "react";
+import { alarmsOf } from "@/core/controller";
+import type { Trial } from "@/core/trial";
+import { InsetChart, sayTrial, TraceChart } from "@/parts/trace";
+import { useBench } from "../context";
+import { VerdictList } from "../VerdictList";
+import { FullTrial } from "./FullTrial";
+import { Sized } from "./Sized";
+import { TrialBar, type TrialSize } from "./TrialBar";
+
+interface Props {
+  size: TrialSize;
+  onSize: (size: TrialSize) => void;
+  ghost: Trial | null;
+  near: boolean;
+  onNear: (near: boolean) => void;
+  narrow: boolean;
+}
+
+/** The trial along the bottom of the bench: it runs again with every edit, folds to a line and opens to the whole screen. */
+export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: Props) {
+  const { live, preferences } = useBench();
+  const trial = live.answer?.trial ?? null;
+  const panel = useRef<HTMLElement>(null);
+  const full = size === "full";
+  useEffect(() => {
+    if (!full) return;
+    const close = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLInputElement && event.target.type !== "checkbox";
+      if (event.key === "Escape" && !typing) onSize("open");
+    };
+    window.addEventListener("keydown", close);
+    panel.current?.focus();
+    return () => window.removeEventListener("keydown", close);
+  }, [full, onSize]);
+
+  const height = full ? "fixed inset-0 z-40" : size === "open" && !narrow ? "h-[224px]" : "h-16";
+  return (
+    <section
+      ref={panel}
+      tabIndex={-1}
+      aria-label="Trial"
+      role={full ? "dialog" : undefined}
+      className={`bg-base-100 border-base-content grid grid-cols-1 grid-rows-[auto_1fr] border-t-2 outline-none ${height} ${full ? "overflow-y-auto" : "overflow-hidden"}`}
+      data-trial={live.answer ? live.count : "none"}
+      data-took={live.answer?.took}
+      data-busy={live.busy}
+    >
+      <TrialBar {...{ size, onSize, near, onNear, narrow }} />
+      {live.failed && <p role="alert">The trial could not be run. Reload the page; nothing is lost.</p>}
+      {full && trial && <FullTrial trial={trial} ghost={ghost} near={near} />}
+      {size === "open" && !narrow && trial && <Dock trial={trial} ghost={ghost} near={near} />}
+      <p className="sr-only">{trial ? sayTrial(trial, preferences.scale) : "The trial is running."}</p>
+    </section>
+  );
+}
+
+/** Trace, inset and verdicts in a strip under the station. */
+function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near: boolean }) {
+  const { verdicts, preferences, plan, chamber, judged, record } = useBench();
+  const { scale } = preferences;
+  // The inset follows a moment later: the trace itself is what the hand waits for.
+  const late = useDeferredValue(trial);
+  const alarms = useMemo(() => alarmsOf(plan.settings, chamber.unit), [plan.settings, chamber.unit]);
+  const marks = useMemo(() => record.happenings.map((h) => ({ at: h.at, to: null })), [record.happenings]);
+  return (
+    <div className="grid min-h-0 grid-cols-[1fr_236px_380px] gap-3 pr-2">
+      <Sized className="min-h-0">
+        {(width, h) => (
+          <TraceChart
+            trace={trial.trace}
+            startHour={trial.startHour}
+            ghost={ghost?.trace ?? null}
+            band={plan.ask}
+            alarms={alarms}
+            scale={scale}
+            width={width}
+            height={h}
+            near={near}
+            moment={verdicts[0]?.moment ?? null}
+            happenings={marks}
+            judged={judged}
+          />
+        )}
+      </Sized>
+      <div className="grid min-h-0 grid-rows-[auto_1fr]">
+        <h3 className="text-sm leading-5 font-semibold">Three hours at the worst moment</h3>
+        <Sized className="min-h-0">
+          {(width, h) => (
+            <InsetChart trial={late} band={plan.ask} scale={scale} width={width} height={h} judged={judged} />
+          )}
+        </Sized>
+      </div>
+      <div
+        className="rule-line min-h-0 overflow-y-auto border-l pr-1 pl-3 text-[15px] leading-snug"
+        tabIndex={0}
+        role="group"
+        aria-label="Verdicts"
+      >
+        <VerdictList />
+      </div>
+    </div>
+  );
+}

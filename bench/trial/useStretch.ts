@@ -1,0 +1,31 @@
+"use client";
+
+import { useEffect, useState } from "react";
+import type { ChamberRecord } from "@/core/model";
+import type { Trace } from "@/core/trial";
+import { isWhole, type View } from "@/parts/trace";
+import { trialBench } from "@/workers";
+
+/** Pause in zooming and panning after which a stretch is run again at its own detail, ms. */
+const SETTLE = 120;
+export const STRETCH_BINS = 600;
+
+/** The trace of what is in sight at its own detail, once the hand rests; null until then and for the whole. */
+export function useStretch(record: ChamberRecord | null, days: number, view: View | null): Trace | null {
+  const [found, setFound] = useState<{ of: View; record: ChamberRecord; trace: Trace } | null>(null);
+  const end = days * 86_400;
+  const wanted = record && view && !isWhole(view, end) ? view : null;
+  useEffect(() => {
+    if (!record || !wanted) return;
+    let gone = false;
+    const timer = setTimeout(async () => {
+      const trace = await trialBench().stretch(record, days, wanted.from, wanted.to, STRETCH_BINS);
+      if (!gone) setFound({ of: wanted, record, trace });
+    }, SETTLE);
+    return () => {
+      gone = true;
+      clearTimeout(timer);
+    };
+  }, [record, days, wanted]);
+  return found && found.of === wanted && found.record === record ? found.trace : null;
+}
