@@ -34,7 +34,7 @@ export async function trialDone(page: Page): Promise<void> {
 /** The figures of the trial, read from the whole-screen view. */
 export async function figures(page: Page): Promise<string> {
   await trialDone(page);
-  return (await page.locator("section[aria-label='Trial'] dl").innerText()).replace(/\s+/g, " ");
+  return (await page.locator("section[aria-label='Trial'] table").innerText()).replace(/\s+/g, " ");
 }
 
 export async function openDemo(page: Page, station = "settings"): Promise<void> {

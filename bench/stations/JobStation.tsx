@@ -46,7 +46,7 @@ export function JobStation() {
               )
             }
           >
-            {stage.of === "air" ? "Judge the product instead" : "Judge the air instead"}
+            {stage.of === "air" ? "The band is for the product instead" : "The band is for the air instead"}
           </button>
         }
       >

@@ -87,7 +87,7 @@ export function UnitSheet() {
             {parametersOf({ ...unit, labels: {} }).map((name) => (
               <li key={name} className="rule-line grid grid-cols-[1fr_9rem] items-start gap-3 border-b pt-1">
                 <TextField
-                  label={plainLabel(name, unit)}
+                  label={`${plainLabel(name, unit)} is called`}
                   value={unit.labels[name]?.label ?? ""}
                   most={24}
                   onCommit={(label) => relabel(name, { label })}

@@ -2,7 +2,7 @@
 
 import { useDeferredValue, useEffect, useMemo, useRef } from "react";
 import { alarmsOf } from "@/core/controller";
-import type { Trial } from "@/core/trial";
+import type { Channel, Trial } from "@/core/trial";
 import { InsetChart, sayTrial, TraceChart } from "@/parts/trace";
 import { useBench } from "../context";
 import { VerdictList } from "../VerdictList";
@@ -57,6 +57,8 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: Props)
   );
 }
 
+const ofAir: readonly Channel[] = ["product", "probe", "room"];
+
 /** Trace, inset and verdicts in a strip under the station. */
 function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near: boolean }) {
   const { verdicts, preferences, plan, chamber, judged, record } = useBench();
@@ -82,6 +84,7 @@ function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near:
             moment={verdicts[0]?.moment ?? null}
             happenings={marks}
             judged={judged}
+            shown={judged === "air" ? ofAir : undefined}
           />
         )}
       </Sized>

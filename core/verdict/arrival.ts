@@ -10,7 +10,7 @@ const watts = (w: number) => printMeasure(Math.round(w), measures.power, "metric
 export const neverArrives: Rule = (c) => {
   const { metrics } = c.trial;
   if (metrics.timeToBand !== null) return null;
-  const { at } = words(c);
+  const { at, judged } = words(c);
   const stage = c.plan.chamber.stages[0]!;
   const below = metrics.whole.product.high < stage.low;
   const need = heatNeeded(c.plan.chamber, stage.target);
@@ -21,8 +21,8 @@ export const neverArrives: Rule = (c) => {
     station: "heat",
     title: "It never gets there",
     text: below
-      ? `In ${c.trial.days} days the product gets no warmer than ${at(metrics.whole.product.high)}; its band begins at ${at(stage.low)}. Holding ${at(stage.target)} in the coldest room takes ${watts(need)}, the heater gives ${watts(c.plan.chamber.heater.power)}.`
-      : `In ${c.trial.days} days the product gets no colder than ${at(metrics.whole.product.low)}; its band ends at ${at(stage.high)}.`,
+      ? `In ${c.trial.days} days the ${judged} gets no warmer than ${at(metrics.whole.product.high)}; its band begins at ${at(stage.low)}. Holding ${at(stage.target)} in the coldest room takes ${watts(need)}, the heater gives ${watts(c.plan.chamber.heater.power)}.`
+      : `In ${c.trial.days} days the ${judged} gets no colder than ${at(metrics.whole.product.low)}; its band ends at ${at(stage.high)}.`,
     moment: below ? metrics.whole.product.highAt : metrics.whole.product.lowAt,
     remedies:
       below && power > c.plan.chamber.heater.power
@@ -70,14 +70,14 @@ export const heaterTooWeak: Rule = (c) => {
   const need = heatNeeded(c.plan.chamber, stage.target);
   const sinks = metrics.arrived !== null && metrics.arrived.product.low < stage.low - 0.1;
   if (!sinks || need <= power * 0.95) return null;
-  const { at, when } = words(c);
+  const { at, when, judged } = words(c);
   const better = heaterFor(need, c.plan.chamber.cabinet.kind);
   return {
     id: "heater-too-weak",
     severity: "danger",
     station: "heat",
     title: power === 0 ? "Nothing to heat with" : "The heater is too weak",
-    text: `Holding ${at(stage.target)} in a room at ${at(c.plan.chamber.room.low)} takes ${watts(need)}; there ${power === 0 ? "is no heater" : `are ${watts(power)}`}. The product sinks to ${at(metrics.arrived!.product.low)} (${when(metrics.arrived!.product.lowAt)}).`,
+    text: `Holding ${at(stage.target)} in a room at ${at(c.plan.chamber.room.low)} takes ${watts(need)}; there ${power === 0 ? "is no heater" : `are ${watts(power)}`}. The ${judged} sinks to ${at(metrics.arrived!.product.low)} (${when(metrics.arrived!.product.lowAt)}).`,
     moment: metrics.arrived!.product.lowAt,
     remedies:
       better > power
@@ -102,7 +102,7 @@ export const coldTooWeak: Rule = (c) => {
   const peak = vessel.count * peakOwnHeat(vessel.product, vessel.volume, stage.target);
   const need = coldNeeded(chamber, stage.target, peak);
   const have = coldAvailable(chamber, stage.target, chamber.room.high);
-  if (!warms || need <= have * 0.95) return null;
+  if (!warms || need < 1 || need <= have * 0.95) return null;
   const { at, when } = words(c);
   return {
     id: "cold-too-weak",

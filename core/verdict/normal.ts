@@ -7,8 +7,9 @@ import { fromTo } from "./words";
 export function whatIsNormal({ trial, scale, plan }: Case): string[] {
   const { settled, usualCold, usualHeat, timeToBand } = trial.metrics;
   if (!settled || timeToBand === null) return [];
+  const stage = plan.chamber.stages[0]!;
   const lines = [
-    `The display wanders from ${fromTo(settled.reading.low, settled.reading.high, scale)}, the product itself from ${fromTo(settled.product.low, settled.product.high, scale)}.`,
+    `The display wanders from ${fromTo(settled.reading.low, settled.reading.high, scale)}, the ${stage.of === "air" ? "air" : "product"} itself from ${fromTo(settled.product.low, settled.product.high, scale)}.`,
   ];
   const cycle = (device: string, usual: { run: number; rest: number | null }, look: string) =>
     usual.rest === null

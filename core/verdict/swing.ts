@@ -1,9 +1,28 @@
+import { happeningInfo } from "../chamber";
+import { printDuration } from "../quantity";
 import { backToAdvised, narrow, offered, shiftSetpoint, strapProbe } from "./remedies";
-import type { Rule } from "./types";
+import type { Case, Rule } from "./types";
 import { fromTo, percent, words } from "./words";
 
 /** A tenth of a degree is no excursion, K. */
 const TOLERANCE = 0.1;
+
+const baths = ["crock", "kettle"];
+/** Boxes in which the medium around the product is air. */
+const airBox = (c: Case) => !baths.includes(c.plan.chamber.cabinet.kind);
+
+/** The happening that the moment follows from, if one does: the product was in its band until then. */
+function causeOf(c: Case, moment: number): { title: string; text: string } | null {
+  const { grace } = c.trial.metrics;
+  const found = grace
+    .filter((g) => g.seconds !== null && Number.isFinite(g.seconds) && g.at + g.seconds <= moment)
+    .sort((a, b) => b.at - a.at)[0];
+  if (!found) return null;
+  return {
+    title: happeningInfo[found.kind].label,
+    text: ` That follows what happens at ${words(c).when(found.at)}; it leaves ${printDuration(found.seconds!)} of grace.`,
+  };
+}
 
 /** The product leaves the band after it had reached it. */
 export const leavesBand: Rule = (c) => {
@@ -14,24 +33,28 @@ export const leavesBand: Rule = (c) => {
   const over = arrived.product.high - high;
   const worst = Math.max(under, over);
   if (worst <= TOLERANCE) return null;
-  const { at, by, when } = words(c);
+  const { at, by, when, judged } = words(c);
   const cold = under > over;
   const moment = cold ? arrived.product.lowAt : arrived.product.highAt;
-  const inAir = c.plan.chamber.probes[0]!.place === "air" || c.plan.chamber.probes[0]!.place === "waterBottle";
+  const { place } = c.plan.chamber.probes[0]!;
+  const inAir = judged === "product" && (place === "air" || place === "waterBottle") && airBox(c);
+  const cause = causeOf(c, moment);
   return {
     id: "leaves-band",
-    severity: worst > 1 || inBand < 0.9 ? "danger" : "warning",
-    station: inAir ? "probe" : "settings",
-    title: cold ? "The product gets too cold" : "The product gets too warm",
-    text: `It ${cold ? "sinks to" : "rises to"} ${at(cold ? arrived.product.low : arrived.product.high)}, ${by(worst)} ${cold ? "below the coldest" : "above the warmest"} that you allow (${when(moment)}), and is in its band ${percent(inBand)} of the time.${inAir ? " The probe does not feel the product, so the controller does not know." : ""}`,
+    severity: cause ? "note" : worst > 1 || inBand < 0.9 ? "danger" : "warning",
+    station: inAir && !cause ? "probe" : "settings",
+    title: cause ? `${cause.title} takes it out of its band` : `The ${judged} gets too ${cold ? "cold" : "warm"}`,
+    text: `It ${cold ? "sinks to" : "rises to"} ${at(cold ? arrived.product.low : arrived.product.high)}, ${by(worst)} ${cold ? "below the coldest" : "above the warmest"} that you allow (${when(moment)}), and is in its band ${percent(inBand)} of the time.${cause ? cause.text : inAir ? " The probe does not feel the product, so the controller does not know." : ""}`,
     moment,
-    remedies: offered(
-      inAir ? strapProbe(c) : null,
-      backToAdvised(c),
-      shiftSetpoint(c),
-      narrow(c),
-      inAir ? null : strapProbe(c),
-    ),
+    remedies: cause
+      ? []
+      : offered(
+          inAir ? strapProbe(c) : null,
+          backToAdvised(c),
+          shiftSetpoint(c),
+          narrow(c),
+          inAir || judged === "air" ? null : strapProbe(c),
+        ),
   };
 };
 
@@ -43,13 +66,13 @@ export const livesAtOneEnd: Rule = (c) => {
   const { product } = settled;
   const away = product.low > target ? product.low - target : product.high < target ? product.high - target : 0;
   if (Math.abs(away) < 0.2 || product.low < low - TOLERANCE || product.high > high + TOLERANCE) return null;
-  const { at, by } = words(c);
+  const { at, by, judged } = words(c);
   return {
     id: "lives-at-one-end",
     severity: "note",
     station: "settings",
     title: away < 0 ? "It lives in the cold half of the band" : "It lives in the warm half of the band",
-    text: `Once settled the product moves from ${fromTo(product.low, product.high, c.scale)} and never comes nearer to the target of ${at(target)} than ${by(Math.abs(away))}: in this room only one of the two devices works.`,
+    text: `Once settled the ${judged} moves from ${fromTo(product.low, product.high, c.scale)} and never comes nearer to the target of ${at(target)} than ${by(Math.abs(away))}: in this room only one of the two devices works.`,
     moment: away < 0 ? product.lowAt : product.highAt,
     remedies: offered(shiftSetpoint(c), narrow(c)),
   };

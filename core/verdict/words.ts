@@ -9,7 +9,9 @@ import {
 import type { Case } from "./types";
 
 /** Printing for verdict texts, in the scale of the case. */
-export const words = ({ scale, trial }: Pick<Case, "scale" | "trial">) => ({
+export const words = ({ scale, trial, plan }: Case) => ({
+  /** What the band is for. */
+  judged: plan.chamber.stages[0]!.of === "air" ? "air" : "product",
   at: (t: number) => printTemperature(t as Temperature, scale),
   by: (d: number) => printDifference(d as TemperatureDifference, scale),
   when: (seconds: number) => printMoment(seconds, trial.startHour),

@@ -83,7 +83,7 @@ export const InsetChart = memo(function InsetChart({ trial, band, scale, width, 
         from={0}
         to={chartHeight - 8}
         labels={[
-          { text: "air", at: end(inset.air), color: "currentColor" },
+          ...(judged === "air" ? [] : [{ text: "air", at: end(inset.air), color: "currentColor" }]),
           { text: "probe", at: end(inset.probe), color: "currentColor" },
           { text: judged, at: end(inset.product), color: "var(--honey)" },
         ]}
