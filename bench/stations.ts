@@ -4,7 +4,7 @@ import type { Verdict } from "@/core/verdict";
 /** The path of the work: every station has its number for good; those not built yet are not shown. */
 export const stationInfo: Record<Station, { number: number; name: string; asks: string }> = {
   job: { number: 1, name: "Job", asks: "What is in it, and how cold and how warm may it be?" },
-  box: { number: 2, name: "Box", asks: "In what cabinet does it stand, and in what room?" },
+  box: { number: 2, name: "Box", asks: "In what box does it stand, and in what room?" },
   heat: { number: 3, name: "Heat & cold", asks: "What warms it and what cools it?" },
   probe: { number: 5, name: "Probe", asks: "Where does the controller feel the temperature?" },
   settings: { number: 6, name: "Settings", asks: "What do you key into the controller, and what will it do?" },

@@ -1,5 +1,12 @@
 import { newChamber } from "@/core/chamber";
-import { applyEdits, type ChamberRecord, type Edit, type Happening, type SectionName, type Station } from "@/core/model";
+import {
+  applyEdits,
+  type ChamberRecord,
+  type Edit,
+  type Happening,
+  type SectionName,
+  type Station,
+} from "@/core/model";
 import { celsius, kelvins } from "@/core/quantity";
 
 /** When the demo's records were written; they are invented, and so is their date. Each is a minute after the one before. */

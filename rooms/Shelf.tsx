@@ -60,8 +60,8 @@ export function Shelf() {
             <li className="grid min-w-64 grow grid-rows-[auto_1fr]">
               <Link
                 href="/new"
-                className="border-base-content group flex items-end border-b-[3px] pl-8"
-                style={{ height: zone }}
+                className="border-base-content group flex items-end border-b-[3px] pl-8 sm:h-(--zone)"
+                style={{ "--zone": `${zone}px` } as React.CSSProperties}
                 aria-label="New chamber: a place is free on the shelf"
               >
                 <span className="rule-line group-hover:bg-base-200/60 group-hover:border-base-content mb-0 grid h-36 w-28 place-items-center rounded-t border-2 border-b-0 border-dashed">
@@ -98,8 +98,8 @@ function Chamber({
     <>
       <Link
         href={`/bench?c=${record.id}&at=${next ?? "settings"}`}
-        className="border-base-content hover:bg-base-200/60 flex items-end justify-center border-b-[3px]"
-        style={{ height: zone }}
+        className="border-base-content hover:bg-base-200/60 flex items-end justify-center border-b-[3px] pt-6 sm:h-(--zone)"
+        style={{ "--zone": `${zone}px` } as React.CSSProperties}
         aria-label={`Open ${record.name}`}
       >
         <CabinetDrawing chamber={chamber} metre={METRE} system={system} />

@@ -100,4 +100,5 @@ try {
 } finally {
   server.kill();
 }
+node(["scripts/ts.mjs", "scripts/bench-boxes.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-odex.ts"]);

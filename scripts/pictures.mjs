@@ -31,6 +31,18 @@ const pictures = [
   ["phone-shelf", "/", phone, "light"],
   ["phone-settings", bench("settings"), phone, "light"],
   ["phone-trial-cellar", bench("settings"), phone, "dark", full],
+  ["bench-smokehouse", "/bench?c=demo-smokehouse&at=heat", wide, "light"],
+  ["trial-happenings", "/bench?c=demo-curing-cabinet&at=settings", { width: 1280, height: 1100 }, "light", full],
+  [
+    "unit-sheet-cellar",
+    "/bench?c=demo-curing-cabinet&at=settings",
+    wide,
+    "dark",
+    async (page) => {
+      await page.getByText("Its sheet: what things").click();
+      await page.getByText("Its parameters, as its display names them").scrollIntoViewIfNeeded();
+    },
+  ],
 ];
 
 try {

@@ -85,7 +85,7 @@ export function UnitSheet() {
           <h3 className="text-lg">Its parameters, as its display names them</h3>
           <ul className="grid gap-x-6 gap-y-1 md:grid-cols-2">
             {parametersOf({ ...unit, labels: {} }).map((name) => (
-              <li key={name} className="rule-line grid grid-cols-[1fr_9rem] items-start gap-3 border-b pt-1">
+              <li key={name} className="rule-line grid grid-cols-[1fr_9.5rem] items-start gap-3 border-b pt-1">
                 <TextField
                   label={`${plainLabel(name, unit)} is called`}
                   value={unit.labels[name]?.label ?? ""}

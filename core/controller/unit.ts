@@ -37,14 +37,6 @@ export const genericUnit = (scale: Scale, kind: UnitKind = "twoDifferentials"): 
   labels: {},
 });
 
-/** Nearest temperature that the unit can be set to: a multiple of its resolution in its own scale. */
-export const onUnit = (t: Temperature, unit: Unit): Temperature =>
-  fromScale(roundTo(inScale(t, unit.scale), unit.resolution), unit.scale);
-
-/** Nearest difference that the unit can be set to. */
-export const differenceOnUnit = (d: TemperatureDifference, unit: Unit): TemperatureDifference =>
-  differenceFromScale(roundTo(differenceInScale(d, unit.scale), unit.resolution), unit.scale);
-
 /** The unit's resolution as a difference, K. */
 export const resolutionOf = (unit: Unit): TemperatureDifference => differenceFromScale(unit.resolution, unit.scale);
 

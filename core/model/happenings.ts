@@ -45,7 +45,6 @@ export const happening = z.discriminatedUnion("kind", [
 ]);
 export type Happening = z.infer<typeof happening>;
 export type HappeningKind = Happening["kind"];
-export const happeningKinds = happening.options.map((o) => o.shape.kind.value);
 
 /** A recorded room: seconds from the start of the trial and °C, in the order of time. */
 export const roomSeries = z.strictObject({

@@ -27,9 +27,16 @@ export class EnergySums {
   private evaporated = 0;
   /** s that the cooler ran, whether it cooled or not. */
   private coolerSeconds = 0;
+  /** Inputs in force since they last changed, and the steps since then that are not booked yet. */
+  private readonly held: Float64Array;
+  private inputs = -1;
+  private pending = 0;
+  private evaporates = 0;
+  private running = false;
 
   constructor(private readonly run: Run) {
     this.ledger = this.ledgerOf(run.state.mode);
+    this.held = run.state.u.slice();
     this.start = run.state.x.slice();
     this.startIce = iceContent(run.state, run.network);
   }
@@ -44,19 +51,40 @@ export class EnergySums {
   }
 
   add(state: RunState, room: number, cooling: boolean): void {
-    if (state.mode !== this.ledger.mode) this.ledger = this.ledgerOf(state.mode);
+    if (state.inputs !== this.inputs) {
+      this.flush();
+      this.inputs = state.inputs;
+      this.held.set(state.u);
+      if (state.mode !== this.ledger.mode) this.ledger = this.ledgerOf(state.mode);
+      this.evaporates = state.evaporated.reduce((sum, w) => sum + w, 0);
+      this.running = cooling;
+    }
     const { x: sums, u: inputs } = this.ledger;
-    const { x, u, evaporated } = state;
+    const { x } = state;
     for (let i = 0; i < sums.length; i++) sums[i]! += x[i]!;
-    for (let j = 0; j < inputs.length; j++) inputs[j]! += u[j]!;
     inputs[ROOM]! += room;
-    this.ledger.steps++;
-    if (cooling) this.coolerSeconds += this.run.input.dt;
-    for (let v = 0; v < evaporated.length; v++) this.evaporated += evaporated[v]! * this.run.input.dt;
+    this.pending++;
+    if (cooling !== this.running) {
+      // A cooler that runs without cooling changes no input.
+      if (cooling) this.coolerSeconds += this.run.input.dt;
+      else this.coolerSeconds -= this.run.input.dt;
+    }
+  }
+
+  /** Books the steps since the inputs last changed. */
+  private flush(): void {
+    const { pending, ledger, held } = this;
+    for (let j = 0; j < held.length; j++) if (j !== ROOM) ledger.u[j]! += held[j]! * pending;
+    ledger.steps += pending;
+    const seconds = pending * this.run.input.dt;
+    if (this.running) this.coolerSeconds += seconds;
+    this.evaporated += this.evaporates * seconds;
+    this.pending = 0;
   }
 
   /** Heat flows of the whole trial so far, J. */
   total(): EnergyAccount {
+    this.flush();
     const { network, input, state } = this.run;
     const { dt, chamber } = input;
     let heater = 0;

@@ -20,6 +20,8 @@ export interface RunState {
   evaporated: Float64Array;
   /** Inputs in force over the present step (discretise.ts), but for the room. */
   u: Float64Array;
+  /** Rises whenever inputs or mode change: sums over steps need only look then. */
+  inputs: number;
   mode: Mode;
 }
 
@@ -34,5 +36,6 @@ export const copyState = (state: RunState): RunState => ({
   heat: state.heat.slice(),
   evaporated: state.evaporated.slice(),
   u: state.u.slice(),
+  inputs: state.inputs,
   mode: state.mode,
 });

@@ -88,6 +88,7 @@ export function startRun(input: TrialInput): Run {
       heat: new Float64Array(network.vessels.length),
       evaporated: new Float64Array(network.vessels.length),
       u,
+      inputs: 0,
       mode: modes.of(situationAt(input, 0).conditions, false),
     },
   };
@@ -153,6 +154,9 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const step1 = stepUnit;
   const take = takeStep;
 
+  const blind = unit.atFault === "blind";
+  let wattsWas = u[INPUT.heater]!;
+  let defrostWas = u[INPUT.cold]!;
   let untilProduct = (productEvery - (state.step % productEvery)) % productEvery;
   let roomAt = state.step % rooms.length;
 
@@ -179,6 +183,13 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
     let mode = state.mode;
     if (!power) for (let c = 0; c < machines.length; c++) machines[c] = powerUp(unit.restAtStart);
 
+    const { fault } = now;
+    const single = machines.length === 1;
+    const machine0 = machines[0]!;
+    const counts0 = counts[0]!;
+    let { phi, gain } = mode;
+    let pinned = mode.absorb.length > 0;
+
     for (let step = first; step < last; step++) {
       if (untilProduct === 0) {
         state.step = step;
@@ -188,22 +199,29 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       untilProduct--;
 
       let shown = NO_READING;
-      if (now.fault === 0) {
+      if (fault === 0) {
         let felt = x[probeNode]!;
         if (sensorStep > 0) felt = Math.round(felt / sensorStep) * sensorStep;
         shown = Math.floor(felt * perStep + shift + drift + (noise > 0 ? noise * noiseAt(step) : 0)) + offset;
-      } else if (unit.atFault === "blind") shown = now.fault === 1 ? -1e6 : 1e6;
+      } else if (blind) shown = fault === 1 ? -1e6 : 1e6;
       drift += driftStep;
 
       let heatOut = false;
       let coldOut = false;
-      if (power)
-        for (let c = 0; c < machines.length; c++) {
-          const machine = machines[c]!;
-          step1(machine, counts[c]!, shown, step === 0 ? 0 : dt);
-          heatOut ||= machine.heating;
-          coldOut ||= machine.compressor;
-        }
+      if (power) {
+        const span = step === 0 ? 0 : dt;
+        if (single) {
+          step1(machine0, counts0, shown, span);
+          heatOut = machine0.heating;
+          coldOut = machine0.compressor;
+        } else
+          for (let c = 0; c < machines.length; c++) {
+            const machine = machines[c]!;
+            step1(machine, counts[c]!, shown, span);
+            if (machine.heating) heatOut = true;
+            if (machine.compressor) coldOut = true;
+          }
+      }
 
       let heating = heatOut && canHeat;
       let watts = heating ? heaterPower : 0;
@@ -214,7 +232,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
         watts = heating ? heaterPower : 0;
         if (isFire) {
           watts = now.fuelOut ? 0 : stepFire(devices, heater, heating, dt);
-          heating &&= watts > 0;
+          if (watts <= 0) heating = false;
         }
       }
       let cooling = coldOut && canCool;
@@ -225,9 +243,9 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
         cooling = stepCooler(devices, cooler, fed, x[airNode]!, dt);
         defrost = fed && devices.defrostLeft > 0 ? cooler.defrostPower : 0;
       }
-      if (watts !== u[INPUT.heater] || defrost !== u[INPUT.cold]) {
-        u[INPUT.heater] = watts;
-        u[INPUT.cold] = defrost;
+      if (watts !== wattsWas || defrost !== defrostWas) {
+        u[INPUT.heater] = wattsWas = watts;
+        u[INPUT.cold] = defrostWas = defrost;
         stale = true;
       }
 
@@ -246,15 +264,19 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       const nextMode = cooling && !coldFails ? on : off;
       if (nextMode !== mode || stale) {
         mode = state.mode = nextMode;
+        phi = mode.phi;
+        gain = mode.gain;
+        pinned = mode.absorb.length > 0;
         stale = false;
+        state.inputs++;
         fixedPart(mode, u, fixed);
       }
 
       state.step = step;
       watcher.sample(state, shown, room, heating, cooling);
 
-      const taken = mode.absorb.length > 0 ? absorbed(mode, x, u, room) : 0;
-      take(mode.phi, x, next, fixed, mode.gain, room);
+      const taken = pinned ? absorbed(mode, x, u, room) : 0;
+      take(phi, x, next, fixed, gain, room);
       if (iceMass > 0) settleIce(state, network.cold, iceMass, taken);
     }
     state.step = last;

@@ -134,28 +134,35 @@ export class TraceBins {
   /** Takes in one step; the bin before has to be closed first where `ends(step)`. */
   add(state: RunState, shown: number, room: number, heating: boolean, cooling: boolean, alarm: boolean): void {
     const { x, step } = state;
-    this.widen(0, x[this.nodes[0]]!, step);
-    this.widen(1, x[this.nodes[1]]!, step);
-    this.widen(2, x[this.nodes[2]]!, step);
+    const { lows, highs, nodes } = this;
+    // Most values lie between the extremes already seen: only the others are worth a call.
+    const product = x[nodes[0]]!;
+    if (product < lows[0]! || product > highs[0]!) this.widen(0, product, step);
+    const probe = x[nodes[1]]!;
+    if (probe < lows[1]! || probe > highs[1]!) this.widen(1, probe, step);
+    const air = x[nodes[2]]!;
+    if (air < lows[2]! || air > highs[2]!) this.widen(2, air, step);
     if (shown !== this.lastShown) {
       if (shown !== NO_READING) this.widen(3, shown, step);
       this.lastShown = shown;
     }
-    // Room and layers move slowly: once a minute is enough for their lines.
-    if (step >= this.layerNext) {
-      this.widen(4, room, step);
-      const { layers } = this.trace;
-      for (let l = 0; l < layers.length; l++) {
-        const t = x[this.layerAt[l]!]!;
-        const { low, high } = layers[l]!;
-        if (t < low[this.bin]!) low[this.bin] = t;
-        if (t > high[this.bin]!) high[this.bin] = t;
-      }
-      this.layerNext = step + this.layerEvery;
-    }
+    if (step >= this.layerNext) this.addSlow(x, room, step);
     if (heating) this.heat++;
     if (cooling) this.cold++;
     if (alarm) this.alarm++;
+  }
+
+  private addSlow(x: Float64Array, room: number, step: number): void {
+    // Room and layers move slowly: once a minute is enough for their lines.
+    this.widen(4, room, step);
+    const { layers } = this.trace;
+    for (let l = 0; l < layers.length; l++) {
+      const t = x[this.layerAt[l]!]!;
+      const { low, high } = layers[l]!;
+      if (t < low[this.bin]!) low[this.bin] = t;
+      if (t > high[this.bin]!) high[this.bin] = t;
+    }
+    this.layerNext = step + this.layerEvery;
   }
 
   private widen(channel: number, value: number, step: number): void {

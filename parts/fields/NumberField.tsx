@@ -103,7 +103,7 @@ export function NumberField({ label, kind, value, onCommit, hint, onReset, defau
               }
             }}
           />
-          <span className="quiet min-w-9 shrink-0 pr-2 text-left">{kind.unit}</span>
+          {kind.unit && <span className="quiet min-w-9 shrink-0 pr-2 text-left">{kind.unit}</span>}
         </div>
         <button
           type="button"
