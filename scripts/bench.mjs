@@ -86,6 +86,18 @@ try {
     `Handle to new trace, 7 days: median ${ms(quantile(spans, 0.5))}, 95th percentile ${ms(quantile(spans, 0.95))} (40 moves)`,
   );
 
+  for (const id of ["picnic-box", "warm-cupboard", "stockpot", "smokehouse", "curing-cabinet", "mash-kettle"]) {
+    await page.goto(`http://127.0.0.1:${port}/bench?c=demo-${id}&at=settings`);
+    await settled();
+    await moves(3);
+    const own = await moves(15);
+    const length = await page.getByLabel("Length of the trial").locator("option:checked").innerText();
+    console.log(
+      `Handle to new trace, ${id}, ${length}: median ${ms(quantile(own, 0.5))}, 95th percentile ${ms(quantile(own, 0.95))}`,
+    );
+  }
+  await page.goto(`http://127.0.0.1:${port}/bench?c=demo-larder-cabinet&at=settings`);
+  await settled();
   await page.getByLabel("Length of the trial").selectOption("30 days");
   await settled();
   const took = [];

@@ -14,6 +14,7 @@ import {
   type Trace,
   type Trial,
 } from "@/core/trial";
+import { recommend, type Progress, type Recommendation, type RecommendOptions } from "@/core/recommend";
 import { judge, weigh, type Effect, type Verdict } from "@/core/verdict";
 
 // The policy forbids eval; without this the schema library probes for it.
@@ -45,6 +46,11 @@ const buffersOf = ({ low, high, layers, heat, cold, alarm }: Trace): ArrayBuffer
     (a) => a.buffer as ArrayBuffer,
   );
 
+/** Number of the search that is running; a new one, or a cancel, ends the one before. */
+let search = 0;
+/** Steps of a search between two looks at what else is asked. */
+const BREATH = 2;
+
 /** What the bench asks of its worker. */
 export const bench = {
   trial(record: ChamberRecord, days: number, scale: Scale): TrialAnswer {
@@ -69,6 +75,28 @@ export const bench = {
   grace(record: ChamberRecord, metrics: Metrics): FailureGrace[] {
     const { chamber, settings } = planOf(record);
     return usualGrace(chamber, settings, metrics);
+  },
+
+  /** Searches for the best settings; null where it was cancelled or overtaken. */
+  async recommend(
+    record: ChamberRecord,
+    options: RecommendOptions,
+    onProgress: (progress: Progress) => void,
+  ): Promise<Recommendation | null> {
+    const mine = ++search;
+    const steps = recommend(record, options);
+    for (let k = 0; ; k++) {
+      const { value, done } = steps.next();
+      if (done) return value;
+      if (k % BREATH !== 0) continue;
+      onProgress(value);
+      await new Promise((resolve) => setTimeout(resolve));
+      if (mine !== search) return null;
+    }
+  },
+
+  cancelRecommend(): void {
+    search++;
   },
 };
 

@@ -11,3 +11,7 @@ let weighWorker: Remote<Bench> | null = null;
 export const trialBench = (): Remote<Bench> => (trialWorker ??= open());
 /** A second one that weighs remedies meanwhile. */
 export const weighBench = (): Remote<Bench> => (weighWorker ??= open());
+
+let searchWorker: Remote<Bench> | null = null;
+/** A third one for long searches. */
+export const searchBench = (): Remote<Bench> => (searchWorker ??= open());

@@ -11,6 +11,7 @@ import { useBench } from "../context";
 import { Fields } from "../Fields";
 import { ThreeRanges } from "../ThreeRanges";
 import { ValueField } from "../ValueField";
+import { Recommend } from "./Recommend";
 import { Remarks } from "./Remarks";
 import { ReadBack } from "./ReadBack";
 import { settingKind } from "./settingKind";
@@ -83,6 +84,7 @@ export function SettingsStation() {
         onChoose={(value) => apply([{ section: "stage", field: "wish", value }], "what the numbers follow")}
       />
       <ThreeRanges />
+      <Recommend />
       <TwoLimits />
       <ReadBack />
       <UnitOptions />

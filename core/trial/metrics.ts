@@ -21,6 +21,8 @@ export interface Metrics {
   inBand: number;
   /** From arrival on, with what follows the arrival itself. */
   arrived: { product: Span; probe: Span; air: Span } | null;
+  /** Of the first hours after arrival: the judged temperature alone. */
+  arriving: Span | null;
   /** From twelve hours after arrival on: the steady swing. */
   settled: { product: Span; probe: Span; air: Span; reading: Span; productMean: number } | null;
   whole: { product: Span; air: Span; reading: Span };
@@ -141,6 +143,7 @@ export function metricsOf(run: Run, seen: Observer): Metrics {
     arrived: arrived
       ? { product: span(together("product")), probe: span(together("probe")), air: span(together("air")) }
       : null,
+    arriving: arriving.steps > 0 ? span(arriving.product) : null,
     settled:
       settled.steps > 0
         ? {

@@ -46,7 +46,7 @@ const roomByStep = memo((around: Around) => {
   return Float64Array.from({ length: daily ? Math.min(perDay, steps) : steps }, (_, i) =>
     aroundAt(around, (i + 0.5) * dt, startHour),
   );
-}, 2);
+}, 4);
 
 /** Sets up a trial: box and devices at the room's temperature, each vessel, load and the ice at their own. */
 export function startRun(input: TrialInput): Run {

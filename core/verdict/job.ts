@@ -75,9 +75,30 @@ export const doesNotFit: Rule = (c) => {
   };
 };
 
+/** One chamber is asked for two temperatures. */
+export const twoTemperatures: Rule = (c) => {
+  const stage = c.plan.chamber.stages[0]!;
+  const other = c.plan.chamber.vessels.findIndex(
+    ({ product }, i) =>
+      i > 0 && product.kind !== "hold" && (product.packetLow > stage.high || product.packetHigh < stage.low),
+  );
+  if (other < 0) return null;
+  const { product } = c.plan.chamber.vessels[other]!;
+  return {
+    id: "two-temperatures",
+    severity: "warning",
+    station: "job",
+    title: "One chamber is asked for two temperatures",
+    text: `The band is ${fromTo(stage.low, stage.high, c.scale)}; vessel ${other + 1} wants ${fromTo(product.packetLow, product.packetHigh, c.scale)} by its packet. One box holds one temperature: two small boxes beat a large one.`,
+    moment: null,
+    remedies: [],
+  };
+};
+
 /** What is known of the probe's error is not in the offset, or an offset stands there without a reason. */
 export const offsetWrong: Rule = (c) => {
   const probe = c.plan.chamber.probes[0]!;
+  if (probe.error === 0) return null; // offsetHides speaks of that
   const left = displayError(probe, c.plan.settings);
   if (Math.abs(left) < 0.25) return null;
   const { by } = words(c);

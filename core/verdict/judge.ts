@@ -3,32 +3,66 @@ import type { Plan, Trial } from "../trial";
 import { airTooHot, airUnseen } from "./air";
 import { alarmBlind, alarmNagging } from "./alarms";
 import { coldTooWeak, heaterBarely, heaterTooWeak, neverArrives, slowArrival } from "./arrival";
-import { doesNotFit, nearFreezing, offsetWrong, outsidePacket } from "./job";
+import {
+  fridgeStaysOff,
+  fridgeThermostat,
+  heaterCutsOut,
+  heaterOversized,
+  heaterStaysOff,
+  lightOnProduct,
+  surfaceHot,
+} from "./devices";
+import { doesNotFit, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
 import { allWell } from "./normal";
-import { leavesBand, livesAtOneEnd } from "./swing";
-import { chasing, delayTooShort, shortCycling } from "./switching";
+import { differentialTooFine, limitsReversed, noAlarm, offsetHides, probeLoose, unitsFight } from "./reading";
+import { boils, fuelEnds, glowTooStrong, iceEnds, oneSided, wastedEnergy } from "./supplies";
+import { leavesBand, livesAtOneEnd, overshoot } from "./swing";
+import { chasing, delayTooLong, delayTooShort, relayWears, shortCycling } from "./switching";
 import type { Rule, Severity, Verdict } from "./types";
 
 /** In the order of what hurts most within a severity. */
 const rules: readonly Rule[] = [
   airTooHot,
+  probeLoose,
+  heaterStaysOff,
+  fridgeStaysOff,
+  limitsReversed,
   neverArrives,
   nearFreezing,
   heaterTooWeak,
   coldTooWeak,
+  fuelEnds,
+  glowTooStrong,
+  unitsFight,
   chasing,
   offsetWrong,
+  offsetHides,
+  oneSided,
+  iceEnds,
   leavesBand,
   doesNotFit,
+  boils,
+  surfaceHot,
+  heaterCutsOut,
+  fridgeThermostat,
   delayTooShort,
+  delayTooLong,
   shortCycling,
+  differentialTooFine,
   alarmBlind,
   alarmNagging,
   outsidePacket,
+  twoTemperatures,
+  lightOnProduct,
+  wastedEnergy,
   slowArrival,
+  overshoot,
   heaterBarely,
+  heaterOversized,
   livesAtOneEnd,
   airUnseen,
+  relayWears,
+  noAlarm,
   allWell,
 ];
 

@@ -106,6 +106,25 @@ export function narrow(c: Case): Remedy | null {
   );
 }
 
+/** Both differentials at least so wide. */
+export function widenTo(c: Case, least: number): Remedy | null {
+  const now = differentialsOf(c);
+  return remedy(
+    "wider",
+    "Widen the differentials beyond what a reading does by itself",
+    switchAt(c, withDifferentials(c, Math.max(now.heating, least), Math.max(now.cooling, least))),
+  );
+}
+
+export function doubleHeat(c: Case): Remedy | null {
+  const now = differentialsOf(c);
+  return remedy(
+    "wider-heat",
+    "Double the heating differential",
+    switchAt(c, withDifferentials(c, now.heating * 2, now.cooling)),
+  );
+}
+
 export function doubleCold(c: Case): Remedy | null {
   const now = differentialsOf(c);
   return remedy(

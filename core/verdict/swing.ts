@@ -1,5 +1,5 @@
-import { happeningInfo } from "../chamber";
-import { printDuration } from "../quantity";
+import { happeningInfo, heaterFor, heatNeeded } from "../chamber";
+import { measures, printDuration, printMeasure } from "../quantity";
 import { backToAdvised, narrow, offered, shiftSetpoint, strapProbe } from "./remedies";
 import type { Case, Rule } from "./types";
 import { fromTo, percent, words } from "./words";
@@ -26,7 +26,9 @@ function causeOf(c: Case, moment: number): { title: string; text: string } | nul
 
 /** The product leaves the band after it had reached it. */
 export const leavesBand: Rule = (c) => {
-  const { arrived, inBand } = c.trial.metrics;
+  const { inBand, settled } = c.trial.metrics;
+  // What happens on arrival alone is overshoot's.
+  const arrived = settled ?? c.trial.metrics.arrived;
   if (!arrived) return null;
   const { low, high } = c.plan.chamber.stages[0]!;
   const under = low - arrived.product.low;
@@ -55,6 +57,44 @@ export const leavesBand: Rule = (c) => {
           narrow(c),
           inAir || judged === "air" ? null : strapProbe(c),
         ),
+  };
+};
+
+/** It shoots past the far end of the band when it first arrives, and not again. */
+export const overshoot: Rule = (c) => {
+  const { arriving, settled, timeToBand } = c.trial.metrics;
+  if (!arriving || !settled || !timeToBand) return null;
+  const { low, high } = c.plan.chamber.stages[0]!;
+  const start = c.plan.chamber.vessels[0]!.startTemperature;
+  const rising = start < low;
+  const past = rising
+    ? arriving.high - Math.max(high, settled.product.high)
+    : Math.min(low, settled.product.low) - arriving.low;
+  if (past < 0.3 || causeOf(c, rising ? arriving.highAt : arriving.lowAt)) return null;
+  const { at, by, when, judged } = words(c);
+  const { heater, cabinet, stages } = c.plan.chamber;
+  const smaller = heaterFor(heatNeeded(c.plan.chamber, stages[0]!.target), cabinet.kind);
+  return {
+    id: "overshoot",
+    severity: "warning",
+    station: "heat",
+    title: "It overshoots on arrival",
+    text: `On its way from ${at(start)} the ${judged} goes on to ${at(rising ? arriving.high : arriving.low)} (${when(rising ? arriving.highAt : arriving.lowAt)}), ${by(past)} past what it keeps to later: what is stored in ${rising ? "the heater" : "the evaporator"} and between product and probe still has to come out.`,
+    moment: rising ? arriving.highAt : arriving.lowAt,
+    remedies: offered(
+      rising && smaller < heater.power
+        ? {
+            id: "smaller-heater",
+            label: `Use a ${printMeasure(smaller, measures.power, "metric")} heater`,
+            edits: [{ section: "heater", field: "power", value: smaller }],
+          }
+        : null,
+      {
+        id: "start-nearer",
+        label: `Fill it at ${at(stages[0]!.target)}`,
+        edits: [{ section: "vessel", field: "startTemperature", value: stages[0]!.target }],
+      },
+    ),
   };
 };
 

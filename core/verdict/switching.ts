@@ -1,6 +1,6 @@
 import { outletsOf, pointsOf, USUAL_DELAY } from "../controller";
 import { printDuration } from "../quantity";
-import { backToAdvised, doubleCold, offered, strapProbe, widenToMargins } from "./remedies";
+import { backToAdvised, doubleCold, doubleHeat, offered, strapProbe, widenToMargins } from "./remedies";
 import type { Rule } from "./types";
 import { words } from "./words";
 
@@ -48,6 +48,49 @@ export const shortCycling: Rule = (c) => {
     text: `${busiestHour.starts} starts within an hour (${when(busiestHour.from)}). Each start wears it; three an hour are plenty.`,
     moment: busiestHour.from,
     remedies: offered(doubleCold(c), strapProbe(c)),
+  };
+};
+
+/** Longer than this a delay no longer protects anything, s (common practice: 3 to 10 minutes; no source). */
+const MOST_DELAY = 15 * 60;
+
+/** A delay that keeps the cold away when it is needed. */
+export const delayTooLong: Rule = (c) => {
+  const { compressorDelay } = c.plan.settings;
+  if (!c.plan.plugged.compressor || !outletsOf(c.plan.chamber.unit).cold || compressorDelay <= MOST_DELAY) return null;
+  return {
+    id: "delay-too-long",
+    severity: "warning",
+    station: "settings",
+    title: "The compressor waits absurdly long",
+    text: `A delay of ${printDuration(compressorDelay)} protects no better than 10 minutes, and for that long the product warms whenever cold is called for.`,
+    moment: null,
+    remedies: [
+      {
+        id: "usual-delay",
+        label: "Set the delay to 5 minutes",
+        edits: [{ section: "settings", field: "compressorDelay", value: USUAL_DELAY }],
+      },
+    ],
+  };
+};
+
+/** Relays are made for some hundred thousand operations: more than this an hour wears one out in a season. */
+const MANY_HEATS = 8;
+
+/** The heater is switched so often that a mechanical relay wears out. */
+export const relayWears: Rule = (c) => {
+  const { heatStarts, seconds } = c.trial.metrics;
+  const perHour = heatStarts / (seconds / 3600);
+  if (perHour <= MANY_HEATS) return null;
+  return {
+    id: "relay-wears",
+    severity: "note",
+    station: "settings",
+    title: "The relay switches very often",
+    text: `${Math.round(perHour)} starts of the heater an hour. A mechanical relay is made for some hundred thousand: that is ${Math.round(100_000 / (perHour * 24))} days. A wider differential, or a solid-state relay.`,
+    moment: c.trial.heat[0] ?? null,
+    remedies: offered(doubleHeat(c)),
   };
 };
 

@@ -67,7 +67,7 @@ const cases: [id: string, firing: Edit[], silent: Edit[]][] = [
   ["alarm-blind", [set("settings", "lowAlarm", celsius(0)), set("settings", "highAlarm", celsius(90))], []],
   ["alarm-nagging", [set("settings", "lowAlarm", celsius(19.3))], []],
   ["outside-packet", [set("stage", "high", celsius(25))], []],
-  ["offset-wrong", [set("settings", "offset", 2)], [set("probe", "error", 2)]],
+  ["offset-wrong", [set("probe", "error", 2), set("settings", "offset", 0)], [set("probe", "error", 2)]],
   ["slow-arrival", [set("vessel", "startTemperature", celsius(5)), heaterOf(26), ...steadyRoom(8)], []],
   ["does-not-fit", [set("vessel", "volume", 0.12)], []],
   ["near-freezing", [hold, ...steadyRoom(15), set("stage", "low", celsius(-1)), set("stage", "high", celsius(1))], []],
@@ -98,7 +98,7 @@ describe("remedies", () => {
     ["heater-too-weak", [...steadyRoom(2), heaterOf(20), hold]],
     ["delay-too-short", [set("settings", "compressorDelay", 0)]],
     ["alarm-blind", [set("settings", "lowAlarm", celsius(0))]],
-    ["offset-wrong", [set("settings", "offset", 2)]],
+    ["offset-wrong", [set("probe", "error", 2), set("settings", "offset", 0)]],
     ["air-too-hot", [hold, ...steadyRoom(5), heaterOf(1000), probeAt("dryWell")]],
     ["leaves-band", [...narrow, ...steadyRoom(8), heaterOf(60), ...differentials(2)]],
   ];

@@ -1,0 +1,119 @@
+"use client";
+
+import { Search, X } from "lucide-react";
+import { useState } from "react";
+import { hasHeater } from "@/core/chamber";
+import { parametersOf, printSetting, labelOf } from "@/core/controller";
+import { explain, type TradePoint } from "@/core/recommend";
+import { placeLabel } from "@/core/probe";
+import { Toggle } from "@/parts/fields";
+import { useBench } from "../context";
+import { sayPoint, TradeOff } from "./TradeOff";
+import { useRecommend } from "./useRecommend";
+
+/** The best numbers for this chamber over the worst weather of its room, and what each other choice costs. */
+export function Recommend() {
+  const { record, chamber, preferences, apply, tryRemedy } = useBench();
+  const { scale } = preferences;
+  const [probe, setProbe] = useState(false);
+  const [heater, setHeater] = useState(false);
+  const [picked, setPicked] = useState<TradePoint | null>(null);
+  const search = useRecommend(record);
+  const { running, progress, answer, failed } = search;
+  const found = answer?.found ?? null;
+  const old = answer !== null && answer.of !== record;
+  const chosen =
+    picked && found && [...found.points, found.present, ...found.schools.map((s) => s.point)].includes(picked)
+      ? picked
+      : (found?.best ?? null);
+  const remedyOf = (point: TradePoint) => ({
+    id: "recommended",
+    label: `Take ${sayPoint(point, scale)}`,
+    edits: point.edits,
+  });
+  return (
+    <section className="rule-line grid gap-3 border-t pt-3" aria-label="The best numbers">
+      <h3 className="text-lg">The best numbers for the worst weather</h3>
+      <p className="quiet max-w-prose">
+        Runs some hundred trials of your box in its coldest, a mild and its hottest room, and looks for the settings
+        that keep the product nearest to its target with the fewest starts and no chasing.
+      </p>
+      <div className="flex flex-wrap gap-x-6">
+        <Toggle label="Look for the place of the probe too" value={probe} onChange={setProbe} />
+        {hasHeater(chamber) && chamber.heater.kind !== "charcoal" && (
+          <Toggle label="Look for the size of the heater too" value={heater} onChange={setHeater} />
+        )}
+      </div>
+      <div className="flex flex-wrap items-center gap-3">
+        {running ? (
+          <>
+            <button type="button" className="key" onClick={search.cancel}>
+              <X size={18} aria-hidden /> Stop
+            </button>
+            <progress
+              className="accent-base-content h-3 w-56"
+              max={progress?.of ?? 1}
+              value={progress?.done ?? 0}
+              aria-label="Progress of the search"
+            />
+          </>
+        ) : (
+          <button type="button" className="key key-strong" onClick={() => void search.start({ probe, heater })}>
+            <Search size={18} aria-hidden /> {found ? "Search again" : "Find the best numbers"}
+          </button>
+        )}
+        {old && !running && <span className="quiet">Something has changed since this search.</span>}
+      </div>
+      {failed && <p role="alert">The search could not be run. Reload the page; nothing is lost.</p>}
+      {found && (
+        <>
+          {found.best ? (
+            explain(answer!.of, found, scale).map((line) => (
+              <p key={line} className="max-w-prose" data-part="explanation">
+                {line}
+              </p>
+            ))
+          ) : (
+            <div className="border-warning grid gap-2 border-l-4 pl-3" data-part="binding">
+              <p>
+                <strong>Nothing holds this band in every weather.</strong> {found.binding!.text}
+              </p>
+              <button
+                type="button"
+                className="key justify-self-start"
+                onClick={() => apply(found.binding!.frees, found.binding!.freesLabel.toLowerCase())}
+              >
+                {found.binding!.freesLabel}
+              </button>
+            </div>
+          )}
+          <TradeOff found={found} scale={scale} chosen={chosen} onChoose={setPicked} />
+          {chosen && (
+            <div className="grid gap-2">
+              <p>
+                <strong>{sayPoint(chosen, scale)}.</strong>{" "}
+                {parametersOf(chamber.unit)
+                  .filter((n) => chosen.edits.some((e) => e.section === "settings" && e.field === n))
+                  .map(
+                    (n) => `${labelOf(n, chamber.unit)} ${printSetting(chosen.score.settings, n, chamber.unit, scale)}`,
+                  )
+                  .join(", ")}
+                {chosen.place !== chamber.probes[0]!.place &&
+                  `, probe: ${placeLabel(chosen.place, chamber.cabinet).toLowerCase()}`}
+                {chosen.heaterPower !== chamber.heater.power && `, heater of ${chosen.heaterPower}\u00a0W`}.
+              </p>
+              <div className="flex flex-wrap gap-2">
+                <button type="button" className="key" onClick={() => tryRemedy(remedyOf(chosen))}>
+                  Try it
+                </button>
+                <button type="button" className="key key-strong" onClick={() => apply(chosen.edits, "best numbers")}>
+                  Keep it
+                </button>
+              </div>
+            </div>
+          )}
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,135 @@
+"use client";
+
+import type { KeyboardEvent } from "react";
+import { differenceInScale, kelvins, printDifference, printNumber, scaleSign, type Scale } from "@/core/quantity";
+import type { Recommendation, TradePoint } from "@/core/recommend";
+import { useSize } from "@/parts/ruler";
+
+const HEIGHT = 240;
+const LEFT = 46;
+const BOTTOM = 40;
+const TOP = 12;
+const RIGHT = 14;
+
+interface Props {
+  found: Recommendation;
+  scale: Scale;
+  chosen: TradePoint | null;
+  onChoose: (point: TradePoint) => void;
+}
+
+/** A point in words. */
+export const sayPoint = ({ score }: TradePoint, scale: Scale): string =>
+  `${printDifference(kelvins(score.excursion), scale, 0.01)} from the target at the most, ${printNumber(score.startsPerDay, 1)} starts a day${score.holds ? "" : ", does not hold"}`;
+
+/** The trade-off as a picture: how far the product strays against starts a day; any point can be chosen. */
+export function TradeOff({ found, scale, chosen, onChoose }: Props) {
+  const { ref, width } = useSize<HTMLDivElement>();
+  const named = [
+    { name: "now", point: found.present },
+    ...found.schools.map((s, i) => ({ name: i === 0 ? "middle" : "edge", point: s.point })),
+  ];
+  const all = [...found.points, ...named.map((n) => n.point)];
+  const sorted = [...all].sort((a, b) => a.score.excursion - b.score.excursion);
+  const swing = (p: TradePoint) => differenceInScale(kelvins(p.score.excursion), scale);
+  const mostX = Math.min(Math.max(...all.map(swing)), 4 * Math.min(...all.map(swing)) + 0.5) * 1.05;
+  const mostY = Math.max(4, ...all.map((p) => p.score.startsPerDay)) * 1.1;
+  const x = (p: TradePoint) => LEFT + (Math.min(swing(p), mostX) / mostX) * (width - LEFT - RIGHT);
+  const y = (p: TradePoint) => TOP + (1 - Math.min(p.score.startsPerDay, mostY) / mostY) * (HEIGHT - TOP - BOTTOM);
+  const keys = (event: KeyboardEvent) => {
+    const by =
+      event.key === "ArrowRight" || event.key === "ArrowUp"
+        ? 1
+        : event.key === "ArrowLeft" || event.key === "ArrowDown"
+          ? -1
+          : 0;
+    if (by === 0) return;
+    event.preventDefault();
+    const at = chosen ? sorted.indexOf(chosen) : -1;
+    onChoose(sorted[Math.min(sorted.length - 1, Math.max(0, at + by))]!);
+  };
+  const ticks = (most: number) => {
+    const step = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100].find((s) => most / s <= 6) ?? 200;
+    return Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
+  };
+  return (
+    <div ref={ref} className="min-w-0">
+      {width > 0 && (
+        <svg
+          width={width}
+          height={HEIGHT}
+          role="slider"
+          tabIndex={0}
+          aria-label="Points of the trade-off, from the tightest to the widest"
+          aria-valuemin={0}
+          aria-valuemax={sorted.length - 1}
+          aria-valuenow={chosen ? sorted.indexOf(chosen) : 0}
+          aria-valuetext={chosen ? sayPoint(chosen, scale) : "none chosen yet"}
+          onKeyDown={keys}
+          className="text-[12px]"
+          fill="currentColor"
+        >
+          <path d={`M ${LEFT} ${TOP} V ${HEIGHT - BOTTOM} H ${width - RIGHT}`} stroke="currentColor" fill="none" />
+          {ticks(mostX).map((t) => {
+            const at = LEFT + (t / mostX) * (width - LEFT - RIGHT);
+            return (
+              <text key={t} x={at} y={HEIGHT - BOTTOM + 15} textAnchor="middle">
+                {printNumber(t, mostX > 3 ? 1 : 0.1)}
+              </text>
+            );
+          })}
+          <text x={(width + LEFT) / 2} y={HEIGHT - 6} textAnchor="middle">
+            furthest from the target in the worst weather, {scaleSign(scale)}
+          </text>
+          {ticks(mostY).map((t) => (
+            <text key={t} x={LEFT - 6} y={TOP + (1 - t / mostY) * (HEIGHT - TOP - BOTTOM) + 4} textAnchor="end">
+              {printNumber(t, 1)}
+            </text>
+          ))}
+          <text
+            x={12}
+            y={(HEIGHT - BOTTOM) / 2}
+            textAnchor="middle"
+            transform={`rotate(-90 12 ${(HEIGHT - BOTTOM) / 2})`}
+          >
+            starts a day
+          </text>
+          {found.points.map((p, i) => (
+            <g key={i} onClick={() => onChoose(p)} className="cursor-pointer">
+              <circle cx={x(p)} cy={y(p)} r="12" fill="transparent" />
+              <circle
+                cx={x(p)}
+                cy={y(p)}
+                r="4.5"
+                fill={p.score.holds ? "var(--honey)" : "var(--color-base-100)"}
+                stroke={p.score.holds ? "var(--color-base-content)" : "var(--slate)"}
+                strokeDasharray={p.score.holds ? undefined : "2 2"}
+              />
+            </g>
+          ))}
+          {named.map(({ name, point }) => (
+            <g key={name} onClick={() => onChoose(point)} className="cursor-pointer">
+              <rect
+                x={x(point) - 4.5}
+                y={y(point) - 4.5}
+                width="9"
+                height="9"
+                fill="var(--slate)"
+                transform={`rotate(45 ${x(point)} ${y(point)})`}
+              />
+              <text x={x(point) + 9} y={y(point) - 5} className="font-semibold">
+                {name}
+              </text>
+            </g>
+          ))}
+          {found.best && (
+            <text x={x(found.best) - 9} y={y(found.best) + 18} textAnchor="end" className="font-semibold">
+              best
+            </text>
+          )}
+          {chosen && <circle cx={x(chosen)} cy={y(chosen)} r="9" fill="none" stroke="currentColor" strokeWidth="2.5" />}
+        </svg>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,3 @@
+export * from "./recommend";
+export * from "./score";
+export * from "./seasons";

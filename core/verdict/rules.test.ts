@@ -1,0 +1,195 @@
+import type { ChamberRecord, Edit } from "../model";
+import { addVessel } from "../chamber";
+import { celsius, kelvins } from "../quantity";
+import { heaterOf, meeting, probeAt, recordWith, steadyRoom } from "../testing/build";
+import { plainTrial, planOf, runTrial } from "../trial";
+import { judge, type Verdict } from ".";
+
+const HOUR = 3600;
+const set = (section: string, field: string, value: unknown, index?: number): Edit =>
+  ({ section, field, value, ...(index === undefined ? {} : { index }) }) as Edit;
+const band = (low: number, high: number, start = (low + high) / 2) => [
+  set("product", "kind", "hold"),
+  set("stage", "low", celsius(low)),
+  set("stage", "high", celsius(high)),
+  set("vessel", "startTemperature", celsius(start)),
+];
+const box = (kind: string) => set("cabinet", "kind", kind);
+const unit = (kind: string, outlet = "heat") => [set("unit", "kind", kind), set("unit", "outlet", outlet)];
+const room = (low: number, high: number) => [set("room", "low", celsius(low)), set("room", "high", celsius(high))];
+
+function verdictsOn(record: ChamberRecord, days: number): Verdict[] {
+  const plan = planOf(record);
+  return judge(plan, runTrial(plainTrial(plan.chamber, plan.settings, days)), "C");
+}
+
+const winter = [...steadyRoom(5), ...band(19, 21)];
+const summer = [...steadyRoom(30), ...band(19, 21)];
+const foam = [box("foam"), ...steadyRoom(18), ...unit("heatOnly")];
+const drum = [box("drum"), ...steadyRoom(12), ...band(110, 125, 5), ...unit("heatOnly"), set("heater", "power", 6000)];
+const bucketOf = (...edits: Edit[]) => addVessel(recordWith(...edits));
+
+/** Each rule on a real trial that it fires on, and on its nearest neighbour that it leaves alone. */
+const cases: [id: string, firing: ChamberRecord, silent: ChamberRecord, days?: number][] = [
+  ["heater-stays-off", recordWith(...winter, set("heater", "staysOff", true)), recordWith(...winter)],
+  [
+    "heater-cuts-out",
+    recordWith(...winter, set("heater", "ownThermostat", true), set("heater", "ownThermostatAt", celsius(35))),
+    recordWith(...winter, set("heater", "ownThermostat", true), set("heater", "ownThermostatAt", celsius(300))),
+  ],
+  [
+    "heater-cuts-out",
+    recordWith(...winter, set("heater", "timer", 1200)),
+    recordWith(...winter, set("heater", "timer", 86_400)),
+  ],
+  [
+    "heater-oversized",
+    recordWith(...steadyRoom(17), ...band(19, 21), heaterOf(250)),
+    recordWith(...steadyRoom(17), ...band(19, 21), heaterOf(40)),
+  ],
+  ["surface-hot", recordWith(...winter, heaterOf(180)), recordWith(...winter, heaterOf(40))],
+  [
+    "fridge-thermostat",
+    recordWith(...summer, set("cooler", "ownThermostat", true), set("cooler", "ownThermostatAt", celsius(17))),
+    recordWith(...summer, set("cooler", "ownThermostat", true), set("cooler", "ownThermostatAt", celsius(-25))),
+  ],
+  ["fridge-stays-off", recordWith(...summer, set("cooler", "staysOff", true)), recordWith(...summer)],
+  [
+    "light",
+    recordWith(...steadyRoom(10), set("heater", "kind", "bulb")),
+    recordWith(...steadyRoom(10), set("heater", "kind", "lamp")),
+  ],
+  ["fuel-ends", recordWith(...drum, set("heater", "fuel", 4)), recordWith(...drum, set("heater", "fuel", 20)), 1],
+  ["glow-too-strong", recordWith(...drum, set("heater", "idlePower", 4000)), recordWith(...drum), 0.5],
+  [
+    "ice-ends",
+    recordWith(...foam, ...band(8, 12, 9), set("cooler", "kind", "ice"), heaterOf(0)),
+    recordWith(
+      ...foam,
+      ...band(8, 12, 9),
+      set("cooler", "kind", "ice"),
+      set("cooler", "iceEvery", 8 * HOUR),
+      heaterOf(0),
+    ),
+  ],
+  [
+    "one-sided",
+    recordWith(box("foam"), ...room(14, 34), ...band(29, 31), ...unit("heatOnly"), set("room", "monthly", kelvins(0))),
+    recordWith(box("foam"), ...room(14, 24), ...band(29, 31), ...unit("heatOnly")),
+  ],
+  [
+    "wasted-energy",
+    recordWith(
+      ...steadyRoom(20),
+      ...band(19, 21),
+      heaterOf(120),
+      ...unit("pair"),
+      set("settings", "setpoint", celsius(21)),
+      set("settings", "coldSetpoint", celsius(18)),
+    ),
+    recordWith(...steadyRoom(20), ...band(19, 21), heaterOf(120), ...unit("pair")),
+  ],
+  [
+    "units-fight",
+    recordWith(
+      ...steadyRoom(20),
+      ...band(19, 21),
+      heaterOf(120),
+      ...unit("pair"),
+      set("settings", "setpoint", celsius(21)),
+      set("settings", "coldSetpoint", celsius(18)),
+    ),
+    recordWith(...steadyRoom(20), ...band(19, 21), heaterOf(120), ...unit("pair")),
+  ],
+  [
+    "boils",
+    recordWith(
+      box("kettle"),
+      ...steadyRoom(18),
+      ...band(90, 99, 20),
+      ...unit("heatOnly"),
+      set("heater", "power", 3000),
+    ),
+    recordWith(box("kettle"), ...steadyRoom(18), ...band(60, 65, 20), ...unit("heatOnly")),
+    0.5,
+  ],
+  [
+    "differential-too-fine",
+    recordWith(...winter, set("probe", "noise", kelvins(0.4))),
+    recordWith(...winter, set("probe", "noise", kelvins(0.02))),
+  ],
+  [
+    "offset-hides",
+    recordWith(...winter, set("settings", "offset", kelvins(1.5))),
+    recordWith(...winter, set("probe", "error", kelvins(-1.5))),
+  ],
+  [
+    "probe-loose",
+    meeting(recordWith(...winter, heaterOf(120)), { kind: "probeOut", at: 48 * HOUR, lasting: 0, to: "room" }),
+    recordWith(...winter, heaterOf(120)),
+  ],
+  ["no-alarm", recordWith(...winter, ...unit("oneDifferential")), recordWith(...winter)],
+  [
+    "limits-reversed",
+    recordWith(
+      ...winter,
+      ...unit("twoLimits"),
+      set("settings", "lowLimit", celsius(21)),
+      set("settings", "highLimit", celsius(19)),
+    ),
+    recordWith(...winter, ...unit("twoLimits")),
+  ],
+  [
+    "delay-too-long",
+    recordWith(...summer, set("unit", "delayHigh", 3600), set("settings", "compressorDelay", 2400)),
+    recordWith(...summer, set("unit", "delayHigh", 3600)),
+  ],
+  [
+    "relay-wears",
+    recordWith(
+      ...foam,
+      ...band(30, 32),
+      set("heater", "power", 60),
+      set("probe", "place", "air"),
+      set("settings", "heatingDifferential", kelvins(0.3)),
+    ),
+    recordWith(...winter),
+  ],
+  [
+    "overshoot",
+    recordWith(...steadyRoom(12), ...band(19.5, 20.5, 8), heaterOf(400), probeAt("dryWell")),
+    recordWith(...steadyRoom(12), ...band(19.5, 20.5, 20), heaterOf(60)),
+  ],
+  [
+    "two-temperatures",
+    (() => {
+      const two = bucketOf(...steadyRoom(15));
+      return {
+        ...two,
+        vessels: [
+          two.vessels[0]!,
+          { vessel: {}, product: { kind: { value: "lager" as const, origin: "typed" as const } } },
+        ],
+      };
+    })(),
+    bucketOf(...steadyRoom(15)),
+  ],
+];
+
+describe("further rules on real trials", () => {
+  it.each(cases)("%s fires where it should, and not beside it", (id, firing, silent, days = 5) => {
+    const found = verdictsOn(firing, days);
+    expect(found.map((v) => v.id)).toContain(id);
+    expect(verdictsOn(silent, days).map((v) => v.id)).not.toContain(id);
+    const verdict = found.find((v) => v.id === id)!;
+    expect(verdict.text).toMatch(/\d/);
+    expect(verdict.text).not.toMatch(/NaN|Infinity|undefined|null/);
+  });
+
+  it("what happens by a happening is told apart from what the settings do", () => {
+    const cut = meeting(recordWith(...winter), { kind: "powerCut", at: 48 * HOUR, lasting: 12 * HOUR });
+    const found = verdictsOn(cut, 5).find((v) => v.id === "leaves-band")!;
+    expect(found.title).toBe("Power cut takes it out of its band");
+    expect(found.remedies).toEqual([]);
+  });
+});
