@@ -8,9 +8,9 @@ const floor = (name, from, notTo) => ({
 
 module.exports = {
   forbidden: [
-    floor("core-stands-alone", "core", "workshop|workers|demo|parts|bench|rooms|app"),
-    floor("second-floor", "workshop|workers|demo", "parts|bench|rooms|app"),
-    floor("parts-know-no-station", "parts", "bench|rooms|app|workshop|workers|demo"),
+    floor("core-stands-alone", "core", "workshop|workers|demo|door|parts|bench|rooms|app"),
+    floor("second-floor", "workshop|workers|demo|door", "parts|bench|rooms|app"),
+    floor("parts-know-no-station", "parts", "bench|rooms|app|workshop|workers|demo|door"),
     floor("bench-and-rooms-below-app", "bench|rooms", "app"),
     {
       name: "core-packages",

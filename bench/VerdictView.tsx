@@ -1,7 +1,7 @@
 "use client";
 
 import { Check, CircleAlert, Info, OctagonAlert } from "lucide-react";
-import type { Severity, Verdict } from "@/core/verdict";
+import { excludes, type Effect, type Remedy, type Severity, type Verdict } from "@/core/verdict";
 import { useBench } from "./context";
 
 const icons: Record<Severity, typeof Check> = { danger: OctagonAlert, warning: CircleAlert, note: Info, good: Check };
@@ -29,6 +29,13 @@ export function VerdictTitle({ verdict }: { verdict: Verdict }) {
   );
 }
 
+/** Remedies that cannot be kept beside this one, in words. */
+function insteadOf(remedy: Remedy, useful: readonly Effect[]): string {
+  const others = useful.filter((e) => e.remedy.id !== remedy.id && excludes(e.remedy, remedy));
+  if (others.length === 0) return "";
+  return ` Instead of it, not beside it: ${others.map((e) => e.remedy.label.charAt(0).toLowerCase() + e.remedy.label.slice(1)).join("; ")}.`;
+}
+
 /** A verdict with its evidence, and its remedies with the effect that each has been found to have. */
 export function VerdictView({ verdict }: { verdict: Verdict }) {
   const { effects, trying, tryRemedy, keepRemedy } = useBench();
@@ -46,6 +53,7 @@ export function VerdictView({ verdict }: { verdict: Verdict }) {
               <p>
                 <strong>{remedy.label}.</strong> {text}
                 {!cures && " It helps, but does not cure it."}
+                {insteadOf(remedy, useful)}
               </p>
               <div className="mt-1 flex gap-2">
                 <button type="button" className="key" onClick={() => tryRemedy(remedy)}>

@@ -69,8 +69,6 @@ test("everything that is asked has its effect on the trial, and reload keeps it"
     ["2", "Warmest at", "13:00"],
     ["3", "Heater", "120"],
     ["3", "Cooling power", "55"],
-    ["3", "Its timer cuts after", "0.1"],
-    ["3", "Defrosts after running", "0.4"],
     ["2", "Conductivity of the wall", "0.03"],
     ["2", "Season, a month", "-6"],
     ["1", "Jacket or blanket", "5"],

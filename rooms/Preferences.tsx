@@ -1,6 +1,7 @@
 "use client";
 
 import type { PreferencesRecord } from "@/core/model";
+import Link from "next/link";
 import { demoIsThere, removeDemo, bringDemoBack } from "@/demo";
 import { showShortcuts } from "@/parts/common";
 import { Choice, type Option } from "@/parts/fields";
@@ -84,6 +85,15 @@ export function Preferences() {
               {demo ? "Put the demo back as it was" : "Bring the demo back"}
             </button>
           </div>
+        </section>
+        <section className="grid gap-2">
+          <h2 className="text-2xl">For scripts</h2>
+          <p className="max-w-prose">
+            What the bench computes can be asked over HTTP too.{" "}
+            <Link href="/reference" className="underline">
+              Reference: a door for scripts
+            </Link>
+          </p>
         </section>
       </main>
     </>

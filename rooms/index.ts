@@ -4,3 +4,4 @@ export * from "./Frame";
 export * from "./NewChamber";
 export * from "./Preferences";
 export * from "./Shelf";
+export * from "./DoorPage";

@@ -108,9 +108,51 @@ try {
   console.log(
     `30-day trial at 5 s steps in the worker, plan and verdicts included: median ${ms(quantile(took, 0.5))}, fastest ${ms(Math.min(...took))}`,
   );
+  await page.goto(`http://127.0.0.1:${port}/bench?c=demo-larder-cabinet&at=settings`);
+  await settled();
+  await page.evaluate(() => {
+    window.longest = 0;
+    let last = performance.now();
+    const look = () => {
+      const now = performance.now();
+      window.longest = Math.max(window.longest, now - last);
+      last = now;
+      setTimeout(look, 0);
+    };
+    look();
+  });
+  const began = Date.now();
+  await page.getByRole("button", { name: "Find the best numbers" }).click();
+  await page.getByRole("button", { name: "Search again" }).waitFor({ timeout: 120_000 });
+  const blocked = await page.evaluate(() => window.longest);
+  console.log(
+    `Search for the best settings in the page: ${((Date.now() - began) / 1000).toFixed(1)} s; the page was never blocked for more than ${ms(blocked)}`,
+  );
+
+  const call = (name, body) =>
+    fetch(`http://127.0.0.1:${port}/api/v1/${name}`, {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify(body),
+    }).then(async (r) => ({ status: r.status, size: (await r.text()).length }));
+  await call("trial", { chamber: {} });
+  const answers = [];
+  for (let i = 0; i < 15; i++) {
+    const start = performance.now();
+    await call("trial", { chamber: {} });
+    answers.push(performance.now() - start);
+  }
+  console.log(`Door: a 7-day trial in ${ms(quantile(answers, 0.5))} (median), ${ms(Math.max(...answers))} (slowest)`);
+  const crowd = performance.now();
+  const many = await Promise.all(Array.from({ length: 200 }, () => call("trial", { chamber: {} })));
+  const count = (status) => many.filter((m) => m.status === status).length;
+  console.log(
+    `Door: 200 calls at once in ${((performance.now() - crowd) / 1000).toFixed(1)} s, ${count(200)} answered, ${count(503)} asked to come back`,
+  );
   await browser.close();
 } finally {
   server.kill();
 }
 node(["scripts/ts.mjs", "scripts/bench-boxes.ts"]);
+node(["scripts/ts.mjs", "scripts/bench-advice.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-odex.ts"]);

@@ -34,6 +34,17 @@ const pictures = [
   ["bench-smokehouse", "/bench?c=demo-smokehouse&at=heat", wide, "light"],
   ["trial-happenings", "/bench?c=demo-curing-cabinet&at=settings", { width: 1280, height: 1100 }, "light", full],
   [
+    "best-numbers",
+    "/bench?c=demo-curing-cabinet&at=settings",
+    { width: 1280, height: 1000 },
+    "light",
+    async (page) => {
+      await page.getByRole("button", { name: "Find the best numbers" }).click();
+      await page.getByRole("button", { name: "Search again" }).waitFor({ timeout: 90_000 });
+      await page.getByRole("region", { name: "The best numbers" }).scrollIntoViewIfNeeded();
+    },
+  ],
+  [
     "unit-sheet-cellar",
     "/bench?c=demo-curing-cabinet&at=settings",
     wide,

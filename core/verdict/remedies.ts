@@ -157,4 +157,17 @@ export function shiftSetpoint(c: Case): Remedy | null {
   );
 }
 
+/** Whether two remedies want different values of the same thing: only one of them can be kept. */
+export function excludes(a: Remedy, b: Remedy): boolean {
+  return a.edits.some((x) =>
+    b.edits.some(
+      (y) =>
+        x.section === y.section &&
+        x.field === y.field &&
+        (x.index ?? 0) === (y.index ?? 0) &&
+        JSON.stringify(x.value) !== JSON.stringify(y.value),
+    ),
+  );
+}
+
 export const offered = (...remedies: (Remedy | null)[]): Remedy[] => remedies.filter((r) => r !== null);

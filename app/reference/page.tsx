@@ -1,0 +1,1 @@
+export { DoorPage as default } from "@/rooms";

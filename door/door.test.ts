@@ -1,0 +1,137 @@
+import Ajv2020 from "ajv/dist/2020";
+import { bandOf } from "@/core/controller";
+import { describe as describeChamber, newChamber } from "@/core/chamber";
+import type { Settings, Unit } from "@/core/model";
+import { calls, examples, knock, lookAt, MOST_BYTES, openapi, requests, type Call } from ".";
+
+jest.setTimeout(90_000);
+
+const JSON_TYPE = "application/json";
+const ask = async (call: string, body: unknown, type: string | null = JSON_TYPE) => {
+  const { status, body: text } = await knock(call, type, typeof body === "string" ? body : JSON.stringify(body));
+  return { status, answer: JSON.parse(text) as Record<string, unknown> };
+};
+
+describe("worked calls of the Reference room", () => {
+  it.each(examples.map((e) => [e.title, e] as const))("%s", async (_, { call, body, look }) => {
+    const { status, answer } = await ask(call, body);
+    expect(status).toBe(200);
+    const seen = lookAt(answer, look);
+    expect(seen).toBeDefined();
+    expect(JSON.stringify(answer)).not.toMatch(/NaN|Infinity/);
+  });
+  it("there is one for every call", () => expect(new Set(examples.map((e) => e.call))).toEqual(new Set(calls)));
+});
+
+describe("the description", () => {
+  it("is OpenAPI 3.1 with every call, and its schemas take the worked calls, by a validator that is not ours", () => {
+    const doc = openapi() as {
+      openapi: string;
+      paths: Record<string, unknown>;
+      components: { schemas: Record<string, object> };
+    };
+    expect(doc.openapi).toMatch(/^3\.1\./);
+    expect(Object.keys(doc.paths)).toEqual(calls.map((c) => `/api/v1/${c}`));
+    for (const { call, body } of examples) {
+      const validate = new Ajv2020({ strict: false, validateFormats: false }).compile(doc.components.schemas[call]!);
+      expect(validate(body)).toBe(true);
+      expect(validate({ ...body, surprise: 1 })).toBe(false);
+    }
+    expect(JSON.parse(JSON.stringify(doc))).toEqual(doc);
+  });
+});
+
+describe("answers", () => {
+  it("settings go back to the band that they came from", async () => {
+    const { answer } = await ask("settings", examples[0]!.body);
+    const unit: Unit = describeChamber(newChamber("x", "x", "2026-01-01T00:00:00.000Z")).unit;
+    const band = bandOf(answer.settings as Settings, unit);
+    expect(band.low).toBeCloseTo(18, 6);
+    expect(band.high).toBeGreaterThan(19);
+    expect(band.high).toBeLessThanOrEqual(20 + 1e-9);
+  });
+  it("a recommendation is the same each time and keeps nothing", async () => {
+    const body = { chamber: { cabinet: { kind: { value: "chest", origin: "typed" } } } };
+    const [a, b] = [await ask("recommendation", body), await ask("recommendation", body)];
+    expect(a.answer).toEqual(b.answer);
+  });
+});
+
+describe("bad, huge and hostile bodies", () => {
+  const chamber = {};
+  it.each<[string, string, unknown, string | null, number, RegExp]>([
+    ["no such call", "everything", {}, JSON_TYPE, 404, /Use one of settings/],
+    ["no JSON by type", "settings", { chamber }, "text/plain", 415, /Content-Type/],
+    ["no type at all", "settings", { chamber }, null, 415, /Content-Type/],
+    ["half a body", "settings", '{"chamber":', JSON_TYPE, 400, /complete JSON/],
+    ["a list", "settings", [], JSON_TYPE, 422, /openapi/],
+    ["nothing", "settings", "null", JSON_TYPE, 422, /openapi/],
+    ["a field too many", "settings", { chamber, also: 1 }, JSON_TYPE, 422, /also/],
+    ["an endless trial", "trial", { chamber, days: 3650 }, JSON_TYPE, 422, /days/],
+    ["a huge trace", "trial", { chamber, bins: 1e9 }, JSON_TYPE, 422, /bins/],
+    ["not a number", "trial", { chamber, days: "7; rm -rf" }, JSON_TYPE, 422, /days/],
+    [
+      "a value out of range",
+      "trial",
+      { chamber: { heater: { power: { value: -5, origin: "typed" } } } },
+      JSON_TYPE,
+      422,
+      /chamber\.heater\.power/,
+    ],
+    [
+      "an impossible chamber",
+      "verdicts",
+      { chamber: { room: { low: { value: 30, origin: "typed" }, high: { value: 5, origin: "typed" } } } },
+      JSON_TYPE,
+      422,
+      /coldest is above its warmest/,
+    ],
+    ["a prototype", "settings", '{"chamber":{"__proto__":{"polluted":1}}}', JSON_TYPE, 422, /chamber/],
+    [
+      "a thousand vessels",
+      "trial",
+      { chamber: { vessels: Array(1000).fill({ vessel: {}, product: {} }) } },
+      JSON_TYPE,
+      422,
+      /vessels/,
+    ],
+  ])("%s", async (_, call, body, type, expected, words) => {
+    const { status, answer } = await ask(call, body, type);
+    expect(status).toBe(expected);
+    expect(JSON.stringify(answer)).toMatch(words);
+    expect(({} as Record<string, unknown>).polluted).toBeUndefined();
+  });
+  it("too large a body is not even parsed", async () => {
+    const { status, answer } = await ask("trial", `{"chamber":{},"x":"${"a".repeat(MOST_BYTES)}"}`);
+    expect(status).toBe(413);
+    expect(JSON.stringify(answer)).toMatch(/512 kB/);
+  });
+  it("deeply nested nonsense is refused, not crashed on", async () => {
+    const deep = `${"[".repeat(5000)}${"]".repeat(5000)}`;
+    expect((await ask("settings", `{"chamber":${deep}}`)).status).toBe(422);
+  });
+});
+
+describe("many at once", () => {
+  it("200 parallel calls all come back: answered, or asked to come again", async () => {
+    const body = JSON.stringify({ chamber: {}, days: 1, bins: 24 });
+    const replies = await Promise.all(Array.from({ length: 200 }, () => knock("trial", JSON_TYPE, body)));
+    const by = (status: number) => replies.filter((r) => r.status === status).length;
+    expect(by(200)).toBeGreaterThan(20);
+    expect(by(200) + by(503)).toBe(200);
+    for (const r of replies.filter((x) => x.status === 503)) expect(r.headers?.["Retry-After"]).toBe("2");
+    expect((await knock("trial", JSON_TYPE, body)).status).toBe(200);
+  });
+  it("one search at a time; a call of another kind is answered meanwhile", async () => {
+    const body = JSON.stringify({ chamber: {} });
+    const first = knock("recommendation", JSON_TYPE, body);
+    const second = await knock("recommendation", JSON_TYPE, body);
+    expect(second.status).toBe(503);
+    expect((await knock("settings", JSON_TYPE, body)).status).toBe(200);
+    expect((await first).status).toBe(200);
+  });
+});
+
+it("every call has its schema", () => {
+  for (const call of calls) expect(requests[call satisfies Call]).toBeDefined();
+});

@@ -1,0 +1,4 @@
+export * from "./door";
+export * from "./examples";
+export * from "./openapi";
+export * from "./schemas";

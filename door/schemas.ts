@@ -1,0 +1,65 @@
+import * as z from "zod";
+import { chamberRecord, settingsShape } from "@/core/model";
+
+/** A chamber as the application stores it, without its envelope: only what differs from the defaults. */
+export const chamberInput = chamberRecord
+  .pick({
+    room: true,
+    roomSeries: true,
+    cabinet: true,
+    thermal: true,
+    heater: true,
+    cooler: true,
+    unit: true,
+    settings: true,
+    vessels: true,
+    probes: true,
+    stages: true,
+    happenings: true,
+  })
+  .partial()
+  .strict();
+
+/** Longest trial that the door runs, days. */
+export const MOST_DAYS = 30;
+
+const scale = z.enum(["C", "F"]).default("C").describe("Scale of the texts that come back.");
+const days = z.number().min(0.05).max(MOST_DAYS).default(7).describe("Length of the trial, days.");
+const bins = z.int().min(1).max(1000).default(280).describe("Bins of the trace.");
+
+export const requests = {
+  settings: z.strictObject({ chamber: chamberInput, scale }),
+  "read-back": z.strictObject({
+    chamber: chamberInput,
+    settings: z.strictObject(settingsShape).partial().strict().describe("Numbers as they stand in the unit: °C, K, s."),
+    scale,
+  }),
+  trial: z.strictObject({ chamber: chamberInput, days, bins }),
+  verdicts: z.strictObject({ chamber: chamberInput, days, scale }),
+  recommendation: z.strictObject({
+    chamber: chamberInput,
+    scale,
+    probe: z.boolean().default(false).describe("Look for the place of the probe too."),
+    heater: z.boolean().default(false).describe("Look for the size of the heater too."),
+  }),
+} as const;
+export type Call = keyof typeof requests;
+export const calls = Object.keys(requests) as Call[];
+
+export const callWords: Record<Call, string> = {
+  settings: "Settings that follow from a chamber\u2019s band, with the sentence, findings and questions.",
+  "read-back": "What a unit will do with numbers that stand in it already.",
+  trial: "A trial: trace, figures, switchings.",
+  verdicts: "What is wrong with a chamber, with evidence and remedies as edits.",
+  recommendation: "The best settings over the worst weather of the room, with the trade-off.",
+};
+
+/** What went wrong: where, why, and what would do. */
+export const problem = z.strictObject({
+  problem: z.strictObject({
+    field: z.string().describe("Path of the field, empty for the whole body."),
+    why: z.string(),
+    mend: z.string(),
+  }),
+});
+export type Problem = z.infer<typeof problem>;

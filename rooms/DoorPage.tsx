@@ -1,0 +1,54 @@
+import { callWords, calls, examples } from "@/door";
+import { RoomHead } from "./RoomHead";
+
+/** Reference: the door for scripts, with worked calls. */
+export function DoorPage() {
+  return (
+    <>
+      <RoomHead title="Reference: a door for scripts" />
+      <main className="mx-auto grid max-w-4xl gap-6 px-4 py-6 md:px-8">
+        <p className="max-w-prose text-lg">
+          What the bench computes can be asked over HTTP from the machine that this application runs on. It keeps
+          nothing: a chamber goes in, an answer comes out, the data stay with you.
+        </p>
+        <section className="grid gap-2">
+          <h2 className="text-2xl">The calls</h2>
+          <dl className="grid gap-1">
+            {calls.map((call) => (
+              <div key={call} className="rule-line grid gap-x-4 border-b py-1 sm:grid-cols-[16rem_1fr]">
+                <dt className="font-semibold">POST /api/v1/{call}</dt>
+                <dd>{callWords[call]}</dd>
+              </div>
+            ))}
+          </dl>
+          <p>
+            What each takes stands in{" "}
+            <a className="underline" href="/api/v1/openapi.json">
+              /api/v1/openapi.json
+            </a>{" "}
+            (OpenAPI 3.1). Temperatures in °C, differences in K, lengths in m, volumes in m³, power in W, times in s. A
+            chamber holds only what differs from its defaults, each value with its origin, as in a workshop backup.
+          </p>
+          <p>
+            An error says which field, why, and what would do. Bodies over 512 kB are refused (413), trials over 30 days
+            and impossible chambers too (422); when too many ask at once, some are asked to come back (503).
+          </p>
+        </section>
+        <section className="grid gap-4">
+          <h2 className="text-2xl">Worked calls</h2>
+          {examples.map(({ call, title, body, look }) => (
+            <article key={title} className="grid gap-1">
+              <h3 className="text-lg">{title}</h3>
+              <pre className="bg-base-200 overflow-x-auto p-3 text-sm" tabIndex={0}>
+                {`curl -s http://127.0.0.1:4318/api/v1/${call} \\\n  -H 'Content-Type: application/json' \\\n  -d '${JSON.stringify(body)}'`}
+              </pre>
+              <p className="quiet">
+                Look at <code>{look}</code> in the answer.
+              </p>
+            </article>
+          ))}
+        </section>
+      </main>
+    </>
+  );
+}
