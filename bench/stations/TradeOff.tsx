@@ -9,7 +9,9 @@ const HEIGHT = 240;
 const LEFT = 46;
 const BOTTOM = 40;
 const TOP = 12;
-const RIGHT = 14;
+const RIGHT = 50;
+/** Room that a name takes, px. */
+const NAME = 50;
 
 interface Props {
   found: Recommendation;
@@ -52,6 +54,17 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
     const step = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100].find((s) => most / s <= 6) ?? 200;
     return Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
   };
+  // Names stand above their points, one over the other where points lie close together.
+  const labels = [...(found.best ? [{ name: "best", point: found.best }] : []), ...named]
+    .map(({ name, point }) => ({ name, at: x(point), mark: y(point) }))
+    .sort((a, b) => a.at - b.at);
+  const tops: number[] = [];
+  labels.forEach(({ at, mark }, i) => {
+    let top = Math.max(TOP + 10, mark - 18);
+    for (let k = i - 1; k >= 0; k--)
+      if (at - labels[k]!.at < NAME && Math.abs(top - tops[k]!) < 14) top = Math.max(TOP + 10, tops[k]! - 14);
+    tops.push(top);
+  });
   return (
     <div ref={ref} className="min-w-0">
       {width > 0 && (
@@ -109,6 +122,7 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
           ))}
           {named.map(({ name, point }) => (
             <g key={name} onClick={() => onChoose(point)} className="cursor-pointer">
+              <circle cx={x(point)} cy={y(point)} r="12" fill="transparent" />
               <rect
                 x={x(point) - 4.5}
                 y={y(point) - 4.5}
@@ -117,16 +131,16 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
                 fill="var(--slate)"
                 transform={`rotate(45 ${x(point)} ${y(point)})`}
               />
-              <text x={x(point) + 9} y={y(point) - 5} className="font-semibold">
+            </g>
+          ))}
+          {labels.map(({ name, at, mark }, i) => (
+            <g key={name} className="pointer-events-none">
+              <path d={`M ${at} ${mark} L ${at} ${tops[i]! + 4}`} stroke="currentColor" strokeWidth="0.7" />
+              <text x={at + 3} y={tops[i]} className="font-semibold">
                 {name}
               </text>
             </g>
           ))}
-          {found.best && (
-            <text x={x(found.best) - 9} y={y(found.best) + 18} textAnchor="end" className="font-semibold">
-              best
-            </text>
-          )}
           {chosen && <circle cx={x(chosen)} cy={y(chosen)} r="9" fill="none" stroke="currentColor" strokeWidth="2.5" />}
         </svg>
       )}

@@ -61,6 +61,14 @@ export function UnitOptions() {
         {oneOutlet.includes(unit.kind) && (
           <Choice label="Its outlet" value={unit.outlet} options={outlets} onChoose={choose("outlet", "outlet")} />
         )}
+        {unit.kind === "pair" && chamber.probes.length > 1 && (
+          <ToggleField
+            at={{ section: "unit", field: "ownProbe" }}
+            label="The unit for cold reads the second probe"
+            value={unit.ownProbe}
+            hint="Otherwise both hang at the same place."
+          />
+        )}
         <Choice
           label="It shows temperatures"
           value={unit.scale}

@@ -28,6 +28,7 @@ export const genericUnit = (scale: Scale, kind: UnitKind = "twoDifferentials"): 
   alarms: kind === "heatOnly" ? "deviation" : kind === "oneDifferential" || kind === "twoLimits" ? "none" : "absolute",
   alarmDelay: 0,
   alarmHysteresis: kelvins(0),
+  ownProbe: false,
   atFault: "off",
   name: "",
   enter: "",

@@ -70,6 +70,8 @@ export const unitShape = {
   /** s that an alarm waits, and K by which the reading has to come back before it stops. */
   alarmDelay: quantityField(0, 7200),
   alarmHysteresis: differenceField(0, 10),
+  /** Of two opposed units: the one for cold reads the second probe. */
+  ownProbe: z.boolean(),
   /** What it does when the probe is unplugged: both outlets off, left as they are, or it takes it for a temperature. */
   atFault: z.enum(["off", "hold", "blind"]),
   /** Its sheet: a name, how one enters and leaves the menu, what a pause does, and the labels on its display. */

@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { cabinetKinds, unitKinds, type ChamberRecord, type Edit, type Happening } from "../model";
+import { addProbe } from "../chamber";
+import { applyEdits, cabinetKinds, unitKinds, type ChamberRecord, type Edit, type Happening } from "../model";
 import { celsius, kelvins } from "../quantity";
 import { heaterOf, heldAt, meeting, recordWith, settingsOf, steadyRoom } from "../testing/build";
 import { imbalance } from "./energy";
@@ -281,5 +282,23 @@ describe("two opposed units", () => {
     };
     expect(run(18)).toBe(true);
     expect(run(21)).toBe(false);
+  });
+
+  it("the one for cold can read a probe of its own: it knows what the first does not feel", () => {
+    const own = (ownProbe: boolean) => {
+      const record = addProbe(
+        recordWith(
+          ...steadyRoom(26),
+          ...held,
+          edit("probe", "place", "waterBottle"),
+          edit("unit", "kind", "pair"),
+          edit("unit", "ownProbe", ownProbe),
+        ),
+      );
+      const { chamber } = planOf(applyEdits(record, [{ section: "probe", field: "place", index: 1, value: "air" }]));
+      const settings = { ...settingsOf(18, 0.5, 0.5), coldSetpoint: celsius(20) };
+      return runTrial(plainTrial(chamber, settings, 3)).metrics.compressorStartsPerDay;
+    };
+    expect(own(true)).toBeGreaterThan(2 * own(false));
   });
 });

@@ -155,6 +155,8 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const take = takeStep;
 
   const blind = unit.atFault === "blind";
+  const second = unit.kind === "pair" && unit.ownProbe ? (network.probes[1] ?? -1) : -1;
+  const secondShift = second < 0 ? 0 : shift + (chamber.probes[1]!.error - sensor.error) * perStep;
   let wattsWas = u[INPUT.heater]!;
   let defrostWas = u[INPUT.cold]!;
   let untilProduct = (productEvery - (state.step % productEvery)) % productEvery;
@@ -217,7 +219,9 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
         } else
           for (let c = 0; c < machines.length; c++) {
             const machine = machines[c]!;
-            step1(machine, counts[c]!, shown, span);
+            const own = c > 0 && second >= 0;
+            const reading = own ? Math.floor(x[second]! * perStep + secondShift) + offset : shown;
+            step1(machine, counts[c]!, reading, span);
             if (machine.heating) heatOut = true;
             if (machine.compressor) coldOut = true;
           }
