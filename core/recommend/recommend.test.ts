@@ -31,7 +31,7 @@ function run(of: ChamberRecord, options = { probe: false, heater: false }): { fo
 const rank = (s: Score) => s.cost + (s.holds ? 0 : 100);
 
 /** A plain fine grid over both differentials, the shift from the middle of the range: no search of the core is used. */
-function fineGrid(of: ChamberRecord, n = 6): Score {
+function fineGrid(of: ChamberRecord, n = 5): Score {
   const plan = planOf(of);
   const seasons = seasonsOf(plan.chamber);
   const cools = coldNeeded(plan.chamber, plan.ask.target, 7) > 0;

@@ -28,7 +28,7 @@ export function remedyShare(records: readonly ChamberRecord[], days: number, lon
     const longBefore = verdictsOn(record, longer);
     for (const verdict of all) {
       if (verdict.remedies.length === 0 || !longBefore.some((v) => v.id === verdict.id)) continue;
-      for (const { remedy, cures, harms } of weigh(record, verdict, all, days, "C")) {
+      for (const { remedy, cures, harms } of weigh(record, verdict, all, days, "C", 10)) {
         if (!cures || harms) continue;
         share.offered++;
         const changed = tryEdits(record, remedy.edits);

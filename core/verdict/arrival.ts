@@ -50,7 +50,7 @@ export const slowArrival: Rule = (c) => {
     severity: "warning",
     station: "job",
     title: "It takes long to get there",
-    text: `From ${at(vessel.startTemperature)} it takes ${printDuration(timeToBand)} to reach the band. A culture pitched meanwhile works outside its range: let it wait, or start nearer the target.`,
+    text: `From ${at(vessel.startTemperature)} it takes ${printDuration(timeToBand)} to reach the band. ${vessel.product.kind === "hold" ? "Allow for that, or start nearer the target." : "A culture pitched meanwhile works outside its range: let it wait, or start nearer the target."}`,
     moment: timeToBand,
     remedies: [
       {

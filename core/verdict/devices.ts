@@ -94,18 +94,22 @@ export const heaterOversized: Rule = (c) => {
   };
 };
 
+/** From these temperatures of its body on plastic softens, and things scorch, °C (estimates; docs/sources.md). */
+const HOT_SURFACE = 90;
+const SCORCHING = 110;
+
 /** The heater's own surface gets hot enough to scorch what touches it. */
 export const surfaceHot: Rule = (c) => {
   const { chamber } = c.plan;
   const { kind } = chamber.heater;
   const touching = kind === "belt" || kind === "mat" || kind === "tube" || kind === "fanHeater";
   const surface = highest(c, "heater");
-  if (!hasHeater(chamber) || !touching || surface < 75) return null;
+  if (!hasHeater(chamber) || !touching || surface < HOT_SURFACE) return null;
   const { at } = words(c);
   const need = heaterFor(heatNeeded(chamber, chamber.stages[0]!.target), chamber.cabinet.kind);
   return {
     id: "surface-hot",
-    severity: "warning",
+    severity: surface >= SCORCHING ? "warning" : "note",
     station: "heat",
     title: "The heater\u2019s surface gets too hot to touch things",
     text: `Its body reaches ${at(surface)} on average, and spots of it more. Plastic softens from about ${at(70)}: keep a hand\u2019s breadth away, or use less power on more surface.`,

@@ -25,13 +25,14 @@ export function weigh(
   all: readonly Verdict[],
   days: number,
   scale: Scale,
+  dt?: number,
 ): Effect[] {
   const before = new Set(all.map((v) => v.id));
   return verdict.remedies.flatMap((remedy): Effect[] => {
     const changed = tryEdits(record, remedy.edits);
     if (!changed.ok) return [];
     const plan = planOf(changed.value);
-    const trial = runTrial(plainTrial(plan.chamber, plan.settings, days));
+    const trial = runTrial(plainTrial(plan.chamber, plan.settings, days, dt));
     const after = judge(plan, trial, scale);
     const cures = !after.some((v) => v.id === verdict.id);
     const fresh = after.filter((v) => serious.includes(v.severity) && !before.has(v.id));
