@@ -4,8 +4,8 @@ import { applyEdits, probePlaces, type ChamberRecord, type Edit, type ProbePlace
 import { placeLabel } from "../probe";
 import { celsius, kelvins, printDifference, printNumber, printTemperature, type Scale } from "../quantity";
 import { planOf, type Plan } from "../trial";
-import { scoreOf, type Candidate, type Score } from "./score";
-import { seasonsOf, type SeasonName } from "./seasons";
+import { MOST_REVERSALS, MOST_STARTS, scoreOf, type Candidate, type Score } from "./score";
+import { seasonsOf, type Season, type SeasonName } from "./seasons";
 
 export interface RecommendOptions {
   /** Also look for the place of the probe, and for the size of the heater. */
@@ -52,6 +52,7 @@ const placesOf = (plan: Plan): ProbePlace[] => {
 
 interface Setup {
   plan: Plan;
+  seasons: Season[];
   edits: Edit[];
   place: ProbePlace;
   heaterPower: number;
@@ -78,7 +79,8 @@ function setupsOf(record: ChamberRecord, options: RecommendOptions): Setup[] {
             ] as Edit[])),
         ...(heaterPower === power ? [] : [{ section: "heater", field: "power", value: heaterPower } as Edit]),
       ];
-      return { plan: planOf(applyEdits(record, edits)), edits, place, heaterPower };
+      const changed = planOf(applyEdits(record, edits));
+      return { plan: changed, seasons: seasonsOf(changed.chamber), edits, place, heaterPower };
     }),
   );
 }
@@ -105,11 +107,10 @@ export function* recommend(record: ChamberRecord, options: RecommendOptions): Ge
   let trials = 0;
   const points: TradePoint[] = [];
 
-  const at = (setup: Setup, candidate: Candidate): TradePoint => {
-    const { plan } = setup;
+  const at = (setup: Setup, candidate: Candidate, keyed?: Settings): TradePoint => {
+    const { plan, seasons } = setup;
     const cools = hasCooler(plan.chamber) && outletsOf(plan.chamber.unit).cold;
-    const seasons = seasonsOf(plan.chamber);
-    const score = scoreOf(candidate, plan.chamber, seasons, plan.settings, cools);
+    const score = scoreOf(candidate, plan.chamber, seasons, plan.settings, cools, keyed);
     trials += seasons.length;
     return {
       score,
@@ -182,11 +183,12 @@ export function* recommend(record: ChamberRecord, options: RecommendOptions): Ge
 
   const [first] = setups;
   const now = pointsOf(first!.plan.settings, first!.plan.chamber.unit);
-  const present = at(first!, {
-    heating: now.heatOff - now.heatOn,
-    cooling: now.coolOn - now.coolOff,
-    shift: now.heatOff - target,
-  });
+  // As keyed in: two opposed units need not go off at one reading, so no candidate stands for them.
+  const present = at(
+    first!,
+    { heating: now.heatOff - now.heatOn, cooling: now.coolOn - now.coolOff, shift: now.heatOff - target },
+    first!.plan.settings,
+  );
   yield { done: of - 1, of };
   const { low, high } = first!.plan.ask;
   const middle = (low + high) / 2;
@@ -237,7 +239,7 @@ function bindingOf(
   const blind =
     stage.of === "product" && !options.probe && (place === "air" || place === "waterBottle" || place === "bare");
   const boxed = chamber.cabinet.kind === "crock" || chamber.cabinet.kind === "kettle";
-  const chases = seasons.some((s) => s.reversalsPerDay > 3 || s.startsPerHour > 4);
+  const chases = seasons.some((s) => s.reversalsPerDay > MOST_REVERSALS || s.startsPerHour > MOST_STARTS);
   return {
     season: worst.name,
     text:
@@ -265,8 +267,21 @@ function bindingOf(
   };
 }
 
+/** What the numbers that were tried and stay nearer to the target fail by. */
+function whyNotTighter({ best, points }: Recommendation): string {
+  const nearer = points.filter((p) => !p.score.holds && p.score.excursion < best!.score.excursion - 0.02);
+  if (nearer.length === 0) return "Nothing that was tried stays nearer to the target";
+  const some = (fails: (s: Score["seasons"][number]) => boolean) => nearer.some((p) => p.score.seasons.some(fails));
+  const reasons = [
+    some((s) => s.reversalsPerDay > MOST_REVERSALS) ? "let heat and cold chase each other" : "",
+    some((s) => s.startsPerHour > MOST_STARTS) ? `start more than ${MOST_STARTS} times an hour` : "",
+  ].filter(Boolean);
+  return `What stays nearer would ${reasons.join(" or ") || "leave too little between heat and cold, which then chase each other"}`;
+}
+
 /** The choice in two sentences. */
-export function explain(record: ChamberRecord, { best, present }: Recommendation, scale: Scale): string[] {
+export function explain(record: ChamberRecord, found: Recommendation, scale: Scale): string[] {
+  const { best, present } = found;
   if (!best) return [];
   const { chamber } = planOf(record);
   const say = (name: (typeof switching)[number]) => printSetting(best.score.settings, name, chamber.unit, scale);
@@ -281,6 +296,6 @@ export function explain(record: ChamberRecord, { best, present }: Recommendation
   const heater = best.heaterPower !== chamber.heater.power ? `, a heater of ${best.heaterPower}\u00a0W` : "";
   return [
     `With ${switching.map(say).join(" / ")}${change}${heater} the product stays within ${by(best.score.excursion)} of its target in the coldest, a mild and the hottest room, at ${printNumber(best.score.startsPerDay, 1)} starts a day in the worst of them.`,
-    `Less would let heat and cold chase each other or start more often than three times an hour; the present numbers stray ${by(present.score.excursion)} at ${printNumber(present.score.startsPerDay, 1)} starts a day.`,
+    `${whyNotTighter(found)}; the present numbers stray ${by(present.score.excursion)} at ${printNumber(present.score.startsPerDay, 1)} starts a day.`,
   ];
 }

@@ -51,6 +51,9 @@ const LOOK = 3;
 const STEP = 10;
 const DAY = 86_400;
 const TOLERANCE = 0.05;
+/** More than this is chasing, a day, and wear, an hour: as the verdicts have it. */
+export const MOST_REVERSALS = 3;
+export const MOST_STARTS = 4;
 
 /** The settings of a candidate on the chamber's own unit, over alarms, delay and offset that are there. */
 export function settingsOf(candidate: Candidate, chamber: Chamber, rest: Settings): Settings {
@@ -135,8 +138,8 @@ export function scoreOf(
   seasons: readonly Season[],
   rest: Settings,
   cools: boolean,
+  settings = settingsOf(candidate, chamber, rest),
 ): Score {
-  const settings = settingsOf(candidate, chamber, rest);
   const stage = chamber.stages[0]!;
   const points = pointsOf(settings, chamber.unit);
   const least = marginsOf(chamber, stage);
@@ -163,7 +166,7 @@ export function scoreOf(
       low >= stage.low - TOLERANCE &&
       high <= stage.high + TOLERANCE &&
       short <= grain + 1e-9 &&
-      scores.every((s) => s.reversalsPerDay <= 3 && s.startsPerHour <= 4),
+      scores.every((s) => s.reversalsPerDay <= MOST_REVERSALS && s.startsPerHour <= MOST_STARTS),
     cost: Math.max(...costs) + 2 * Math.max(0, short - grain),
   };
 }
