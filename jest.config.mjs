@@ -21,7 +21,7 @@ const config = {
       ...shared,
       displayName: "core",
       testEnvironment: "node",
-      testMatch: ["<rootDir>/{core,demo,door,scripts}/**/*.test.ts"],
+      testMatch: ["<rootDir>/{core,demo,door,scripts,workers}/**/*.test.ts"],
     },
     {
       ...shared,

@@ -1,4 +1,4 @@
-import { transfer } from "comlink";
+import { expose, transfer, wrap, type Remote } from "comlink";
 import * as z from "zod";
 import type { ChamberRecord } from "@/core/model";
 import type { Scale } from "@/core/quantity";
@@ -14,8 +14,20 @@ import {
   type Trace,
   type Trial,
 } from "@/core/trial";
-import { recommend, type Progress, type Recommendation, type RecommendOptions } from "@/core/recommend";
+import {
+  progressOf,
+  searchOf,
+  setupsOf,
+  tryTask,
+  type Progress,
+  type Recommendation,
+  type RecommendOptions,
+  type Setup,
+  type Task,
+  type Tried,
+} from "@/core/recommend";
 import { judge, weigh, type Effect, type Verdict } from "@/core/verdict";
+import { deal, type Hand } from "./deal";
 
 // The policy forbids eval; without this the schema library probes for it.
 z.config({ jitless: true });
@@ -48,8 +60,18 @@ const buffersOf = ({ low, high, layers, heat, cold, alarm }: Trace): ArrayBuffer
 
 /** Number of the search that is running; a new one, or a cancel, ends the one before. */
 let search = 0;
-/** Steps of a search between two looks at what else is asked. */
-const BREATH = 2;
+/** A worker beside the one that leads a search. */
+let helper: Pick<Remote<Bench>, "attempt"> | null = null;
+
+let made: { key: string; setups: Setup[] } | null = null;
+function setupsFor(record: ChamberRecord, options: RecommendOptions): Setup[] {
+  const key = JSON.stringify([record, options]);
+  if (made?.key !== key) made = { key, setups: setupsOf(record, options) };
+  return made.setups;
+}
+
+/** Lets messages in between two pieces of work: progress, a cancel, the helper's answers. */
+const breath = () => new Promise((resolve) => setTimeout(resolve));
 
 /** What the bench asks of its worker. */
 export const bench = {
@@ -77,6 +99,23 @@ export const bench = {
     return usualGrace(chamber, settings, metrics);
   },
 
+  /** A piece of another worker's search. */
+  attempt(record: ChamberRecord, options: RecommendOptions, task: Task): Tried {
+    return tryTask(setupsFor(record, options), task);
+  },
+
+  /** A line on which another worker asks this one for help. */
+  lend(): MessagePort {
+    const { port1, port2 } = new MessageChannel();
+    expose({ attempt: bench.attempt }, port1);
+    return transfer(port2, [port2]);
+  },
+
+  /** Takes another worker's help in searches. */
+  join(port: MessagePort): void {
+    helper = wrap<Bench>(port);
+  },
+
   /** Searches for the best settings; null where it was cancelled or overtaken. */
   async recommend(
     record: ChamberRecord,
@@ -84,15 +123,28 @@ export const bench = {
     onProgress: (progress: Progress) => void,
   ): Promise<Recommendation | null> {
     const mine = ++search;
-    const steps = recommend(record, options);
-    for (let k = 0; ; k++) {
-      const { value, done } = steps.next();
-      if (done) return value;
-      if (k % BREATH !== 0) continue;
-      onProgress(value);
-      await new Promise((resolve) => setTimeout(resolve));
-      if (mine !== search) return null;
+    const steps = searchOf(record, setupsFor(record, options), options);
+    const hands: Hand<Task, Tried>[] = [
+      async (task) => {
+        const tried = bench.attempt(record, options, task);
+        await breath();
+        return tried;
+      },
+    ];
+    if (helper) hands.push((task) => helper!.attempt(record, options, task));
+    let step = steps.next();
+    while (!step.done) {
+      const batch = step.value;
+      const tried = await deal(
+        batch.tasks,
+        hands,
+        () => mine !== search,
+        (finished) => onProgress(progressOf(batch, finished)),
+      );
+      if (!tried) return null;
+      step = steps.next(tried);
     }
+    return step.value;
   },
 
   cancelRecommend(): void {

@@ -1,4 +1,4 @@
-import { wrap, type Remote } from "comlink";
+import { transfer, wrap, type Remote } from "comlink";
 import type { Bench } from "./bench";
 
 const open = (): Remote<Bench> =>
@@ -13,5 +13,15 @@ export const trialBench = (): Remote<Bench> => (trialWorker ??= open());
 export const weighBench = (): Remote<Bench> => (weighWorker ??= open());
 
 let searchWorker: Remote<Bench> | null = null;
-/** A third one for long searches. */
-export const searchBench = (): Remote<Bench> => (searchWorker ??= open());
+/** A third one for long searches; where there is a second core, the one that weighs helps it. */
+export function searchBench(): Remote<Bench> {
+  if (searchWorker) return searchWorker;
+  const lead = (searchWorker = open());
+  if (navigator.hardwareConcurrency > 1)
+    void weighBench()
+      .lend()
+      .then((port) => lead.join(transfer(port, [port])))
+      // Alone it is only slower.
+      .catch(() => undefined);
+  return lead;
+}

@@ -18,6 +18,31 @@ export function padded(matrix: Float64Array, n: number): Padded {
 /** A vector with zeros behind it, to be read in whole blocks. */
 export const paddedVector = (n: number): Float64Array => new Float64Array(Math.ceil(n / BLOCK) * BLOCK);
 
+/** The same where all columns fit into the locals: no second vector, no second pass. */
+function takeOne(
+  p: Float64Array,
+  n: number,
+  x: Float64Array,
+  fixed: Float64Array,
+  gain: Float64Array,
+  room: number,
+): void {
+  const x0 = x[0]!;
+  const x1 = x[1]!;
+  const x2 = x[2]!;
+  const x3 = x[3]!;
+  const x4 = x[4]!;
+  const x5 = x[5]!;
+  const x6 = x[6]!;
+  const x7 = x[7]!;
+  for (let i = 0, at = 0; i < n; i++, at += BLOCK)
+    x[i] =
+      fixed[i]! +
+      gain[i]! * room +
+      (p[at]! * x0 + p[at + 1]! * x1 + p[at + 2]! * x2 + p[at + 3]! * x3) +
+      (p[at + 4]! * x4 + p[at + 5]! * x5 + p[at + 6]! * x6 + p[at + 7]! * x7);
+}
+
 /**
  * One step in place: x ← Φ·x + fixed + gain·room.
  * @param x padded with zeros to whole blocks
@@ -31,6 +56,10 @@ export function takeStep(
   gain: Float64Array,
   room: number,
 ): void {
+  if (stride === BLOCK) {
+    takeOne(p, n, x, fixed, gain, room);
+    return;
+  }
   for (let i = 0; i < n; i++) next[i] = fixed[i]! + gain[i]! * room;
   for (let block = 0; block < stride; block += BLOCK) {
     const x0 = x[block]!;

@@ -1,0 +1,40 @@
+import { parametersOf, printSetting } from "../controller";
+import type { ChamberRecord } from "../model";
+import { placeLabel } from "../probe";
+import { kelvins, printDifference, printNumber, type Scale } from "../quantity";
+import { planOf } from "../trial";
+import { MOST_REVERSALS, MOST_STARTS, type Score } from "./score";
+import type { Recommendation } from "./types";
+
+/** What the numbers that were tried and stay nearer to the target fail by. */
+function whyNotTighter({ best, points }: Recommendation): string {
+  const nearer = points.filter((p) => !p.score.holds && p.score.excursion < best!.score.excursion - 0.02);
+  if (nearer.length === 0) return "Nothing that was tried stays nearer to the target";
+  const some = (fails: (s: Score["seasons"][number]) => boolean) => nearer.some((p) => p.score.seasons.some(fails));
+  const reasons = [
+    some((s) => s.reversalsPerDay > MOST_REVERSALS) ? "let heat and cold chase each other" : "",
+    some((s) => s.startsPerHour > MOST_STARTS) ? `start more than ${MOST_STARTS} times an hour` : "",
+  ].filter(Boolean);
+  return `What stays nearer would ${reasons.join(" or ") || "leave too little between heat and cold, which then chase each other"}`;
+}
+
+/** The choice in two sentences. */
+export function explain(record: ChamberRecord, found: Recommendation, scale: Scale): string[] {
+  const { best, present } = found;
+  if (!best) return [];
+  const { chamber } = planOf(record);
+  const say = (name: (typeof switching)[number]) => printSetting(best.score.settings, name, chamber.unit, scale);
+  const switching = parametersOf(chamber.unit).filter((n) =>
+    ["setpoint", "heatingDifferential", "coolingDifferential", "coldSetpoint", "lowLimit", "highLimit"].includes(n),
+  );
+  const by = (d: number) => printDifference(kelvins(d), scale, 0.01);
+  const change =
+    best.place !== chamber.probes[0]!.place
+      ? `, the probe ${placeLabel(best.place, chamber.cabinet).toLowerCase()}`
+      : "";
+  const heater = best.heaterPower !== chamber.heater.power ? `, a heater of ${best.heaterPower}\u00a0W` : "";
+  return [
+    `With ${switching.map(say).join(" / ")}${change}${heater} the product stays within ${by(best.score.excursion)} of its target in the coldest, a mild and the hottest room, at ${printNumber(best.score.startsPerDay, 1)} starts a day in the worst of them.`,
+    `${whyNotTighter(found)}; the present numbers stray ${by(present.score.excursion)} at ${printNumber(present.score.startsPerDay, 1)} starts a day.`,
+  ];
+}

@@ -1,0 +1,35 @@
+import type { Edit, ProbePlace } from "../model";
+import type { Score } from "./score";
+import type { SeasonName } from "./seasons";
+
+export interface RecommendOptions {
+  /** Also look for the place of the probe, and for the size of the heater. */
+  probe: boolean;
+  heater: boolean;
+}
+
+/** A point of the trade-off: what it is, what it costs, what would have to be changed for it. */
+export interface TradePoint {
+  score: Score;
+  place: ProbePlace;
+  heaterPower: number;
+  edits: Edit[];
+}
+
+export interface Recommendation {
+  /** Null: nothing satisfies, and `binding` says why. */
+  best: TradePoint | null;
+  points: TradePoint[];
+  present: TradePoint;
+  /** The two main schools: equal differentials around the middle, and a small one under the edge. */
+  schools: { name: string; point: TradePoint }[];
+  /** The demand that binds, and what would free it, in words; null where something satisfies. */
+  binding: { season: SeasonName; text: string; frees: Edit[]; freesLabel: string } | null;
+  /** Trials that the answer rests on. */
+  trials: number;
+}
+
+export interface Progress {
+  done: number;
+  of: number;
+}
