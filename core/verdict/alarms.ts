@@ -1,7 +1,7 @@
 import { alarmsOf } from "../controller";
 import { celsius, kelvins, printDuration } from "../quantity";
 import type { Case, Remedy, Rule } from "./types";
-import { words } from "./words";
+import { TOLERANCE, words } from "./words";
 
 /** Further than this from the band an alarm comes too late, K. */
 const BLIND = 5;
@@ -50,11 +50,15 @@ export const alarmBlind: Rule = (c) => {
   };
 };
 
-/** An alarm that sounds while all is well. */
+/** An alarm that sounds while all is well; where the product does leave its band, the alarm only tells the truth. */
 export const alarmNagging: Rule = (c) => {
   const { alarm, settled, timeToBand } = c.trial.metrics;
-  const nagging = alarm.lowSettled + alarm.highSettled;
-  if (!settled || timeToBand === null || nagging === 0 || c.plan.chamber.happenings.length > 0) return null;
+  if (!settled || timeToBand === null || c.plan.chamber.happenings.length > 0) return null;
+  const band = c.plan.chamber.stages[0]!;
+  const nagging =
+    (settled.product.low < band.low - TOLERANCE ? 0 : alarm.lowSettled) +
+    (settled.product.high > band.high + TOLERANCE ? 0 : alarm.highSettled);
+  if (nagging === 0) return null;
   const { at } = words(c);
   const distance = 0.5;
   const alarms = alarmsOf(c.plan.settings, c.plan.chamber.unit);

@@ -2,10 +2,7 @@ import { happeningInfo, heaterFor, heatNeeded } from "../chamber";
 import { measures, printDuration, printMeasure } from "../quantity";
 import { backToAdvised, narrow, offered, shiftSetpoint, strapProbe } from "./remedies";
 import type { Case, Rule } from "./types";
-import { fromTo, percent, words } from "./words";
-
-/** A tenth of a degree is no excursion, K. */
-const TOLERANCE = 0.1;
+import { fromTo, percent, TOLERANCE, words } from "./words";
 
 const baths = ["crock", "kettle"];
 /** Boxes in which the medium around the product is air. */

@@ -83,6 +83,20 @@ describe("verdicts on real trials", () => {
     expect(verdict.text).not.toMatch(/NaN|Infinity|undefined/);
   });
 
+  it("an alarm does not nag where the product does leave its band: it tells the truth", () => {
+    const found = verdictsOn(
+      recordWith(
+        ...narrow,
+        ...steadyRoom(8),
+        heaterOf(60),
+        ...differentials(2),
+        set("settings", "lowAlarm", celsius(19)),
+      ),
+    );
+    expect(found.map((v) => v.id)).toContain("leaves-band");
+    expect(found.map((v) => v.id)).not.toContain("alarm-nagging");
+  });
+
   it("comes with what hurts most first, and says what is normal when all is well", () => {
     const bad = verdictsOn(recordWith(...steadyRoom(2), heaterOf(20), set("settings", "compressorDelay", 0)));
     expect(bad[0]!.severity).toBe("danger");

@@ -8,6 +8,9 @@ import {
 } from "../quantity";
 import type { Case } from "./types";
 
+/** A tenth of a degree past the band is no excursion, K. */
+export const TOLERANCE = 0.1;
+
 /** Printing for verdict texts, in the scale of the case. */
 export const words = ({ scale, trial, plan }: Case) => ({
   /** What the band is for. */
