@@ -1,6 +1,7 @@
 "use client";
 
 import { Check, CircleAlert, Info, OctagonAlert } from "lucide-react";
+import { midSentence } from "@/core/quantity";
 import { excludes, type Effect, type Remedy, type Severity, type Verdict } from "@/core/verdict";
 import { useBench } from "./context";
 
@@ -33,7 +34,7 @@ export function VerdictTitle({ verdict }: { verdict: Verdict }) {
 function insteadOf(remedy: Remedy, useful: readonly Effect[]): string {
   const others = useful.filter((e) => e.remedy.id !== remedy.id && excludes(e.remedy, remedy));
   if (others.length === 0) return "";
-  return ` Instead of it, not beside it: ${others.map((e) => e.remedy.label.charAt(0).toLowerCase() + e.remedy.label.slice(1)).join("; ")}.`;
+  return ` Instead of it, not beside it: ${others.map((e) => midSentence(e.remedy.label)).join("; ")}.`;
 }
 
 /** A verdict with its evidence, and its remedies with the effect that each has been found to have. */

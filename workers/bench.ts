@@ -15,14 +15,13 @@ import {
   type Trial,
 } from "@/core/trial";
 import {
+  lastSetups,
   progressOf,
   searchOf,
-  setupsOf,
   tryTask,
   type Progress,
   type Recommendation,
   type RecommendOptions,
-  type Setup,
   type Task,
   type Tried,
 } from "@/core/recommend";
@@ -63,12 +62,7 @@ let search = 0;
 /** A worker beside the one that leads a search. */
 let helper: Pick<Remote<Bench>, "attempt"> | null = null;
 
-let made: { key: string; setups: Setup[] } | null = null;
-function setupsFor(record: ChamberRecord, options: RecommendOptions): Setup[] {
-  const key = JSON.stringify([record, options]);
-  if (made?.key !== key) made = { key, setups: setupsOf(record, options) };
-  return made.setups;
-}
+const setupsFor = lastSetups();
 
 /** Lets messages in between two pieces of work: progress, a cancel, the helper's answers. */
 const breath = () => new Promise((resolve) => setTimeout(resolve));
@@ -123,18 +117,18 @@ export const bench = {
     onProgress: (progress: Progress) => void,
   ): Promise<Recommendation | null> {
     const mine = ++search;
-    const steps = searchOf(record, setupsFor(record, options), options);
-    const hands: Hand<Task, Tried>[] = [
-      async (task) => {
-        const tried = bench.attempt(record, options, task);
-        await breath();
-        return tried;
-      },
-    ];
-    if (helper) hands.push((task) => helper!.attempt(record, options, task));
+    const steps = searchOf(record, options, setupsFor);
     let step = steps.next();
     while (!step.done) {
       const batch = step.value;
+      const hands: Hand<Task, Tried>[] = [
+        async (task) => {
+          const tried = bench.attempt(batch.record, batch.options, task);
+          await breath();
+          return tried;
+        },
+      ];
+      if (helper) hands.push((task) => helper!.attempt(batch.record, batch.options, task));
       const tried = await deal(
         batch.tasks,
         hands,

@@ -6,6 +6,7 @@ import { hasHeater } from "@/core/chamber";
 import { parametersOf, printSetting, labelOf } from "@/core/controller";
 import { explain, type TradePoint } from "@/core/recommend";
 import { placeLabel } from "@/core/probe";
+import { midSentence } from "@/core/quantity";
 import { Toggle } from "@/parts/fields";
 import { useBench } from "../context";
 import { sayPoint, TradeOff } from "./TradeOff";
@@ -37,6 +38,8 @@ export function Recommend() {
       <p className="quiet max-w-prose">
         Runs some hundred trials of your box in its coldest, a mild and its hottest room, and looks for the settings
         that keep the product nearest to its target with the fewest starts and no chasing.
+        {chamber.heater.kind === "charcoal" && " The fire is taken as kept fed."}
+        {chamber.cooler.kind === "ice" && " The ice is taken as changed every day, or as often as you say."}
       </p>
       <div className="flex flex-wrap gap-x-6">
         <Toggle label="Look for the place of the probe too" value={probe} onChange={setProbe} />
@@ -78,13 +81,30 @@ export function Recommend() {
               <p>
                 <strong>Nothing holds this band in every weather.</strong> {found.binding!.text}
               </p>
-              <button
-                type="button"
-                className="key justify-self-start"
-                onClick={() => apply(found.binding!.frees, found.binding!.freesLabel.toLowerCase())}
-              >
-                {found.binding!.freesLabel}
-              </button>
+              {found.binding!.frees.length > 0 ? (
+                <>
+                  <p>{found.binding!.frees.length > 1 ? "Any one of these frees it:" : "This frees it:"}</p>
+                  <div className="flex flex-wrap gap-2">
+                    {found.binding!.frees.map(({ label, edits }) => (
+                      <button
+                        key={label}
+                        type="button"
+                        className="key text-left"
+                        onClick={() => apply(edits, midSentence(label))}
+                      >
+                        {label}
+                      </button>
+                    ))}
+                  </div>
+                  <p className="quiet">
+                    Each was tried in all three rooms. Take one, then search again for its numbers.
+                  </p>
+                </>
+              ) : (
+                <p className="quiet">
+                  None of the usual changes frees it alone. The points below show how near it comes.
+                </p>
+              )}
             </div>
           )}
           <TradeOff found={found} scale={scale} chosen={chosen} onChoose={setPicked} />

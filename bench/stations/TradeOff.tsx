@@ -4,14 +4,13 @@ import type { KeyboardEvent } from "react";
 import { differenceInScale, kelvins, printDifference, printNumber, scaleSign, type Scale } from "@/core/quantity";
 import type { Recommendation, TradePoint } from "@/core/recommend";
 import { useSize } from "@/parts/ruler";
+import { namesAbove } from "./names";
 
 const HEIGHT = 240;
 const LEFT = 46;
 const BOTTOM = 40;
 const TOP = 12;
-const RIGHT = 50;
-/** Room that a name takes, px. */
-const NAME = 50;
+const RIGHT = 64;
 
 interface Props {
   found: Recommendation;
@@ -54,17 +53,13 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
     const step = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100].find((s) => most / s <= 6) ?? 200;
     return Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
   };
-  // Names stand above their points, one over the other where points lie close together.
-  const labels = [...(found.best ? [{ name: "best", point: found.best }] : []), ...named]
-    .map(({ name, point }) => ({ name, at: x(point), mark: y(point) }))
-    .sort((a, b) => a.at - b.at);
-  const tops: number[] = [];
-  labels.forEach(({ at, mark }, i) => {
-    let top = Math.max(TOP + 10, mark - 18);
-    for (let k = i - 1; k >= 0; k--)
-      if (at - labels[k]!.at < NAME && Math.abs(top - tops[k]!) < 14) top = Math.max(TOP + 10, tops[k]! - 14);
-    tops.push(top);
-  });
+  const labels = namesAbove(
+    [...(found.best ? [{ name: "best", point: found.best }] : []), ...named].map(({ name, point }) => ({
+      name,
+      x: x(point),
+      y: y(point),
+    })),
+  );
   return (
     <div ref={ref} className="min-w-0">
       {width > 0 && (
@@ -133,10 +128,10 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
               />
             </g>
           ))}
-          {labels.map(({ name, at, mark }, i) => (
+          {labels.map(({ name, x: at, y: mark, top }) => (
             <g key={name} className="pointer-events-none">
-              <path d={`M ${at} ${mark} L ${at} ${tops[i]! + 4}`} stroke="currentColor" strokeWidth="0.7" />
-              <text x={at + 3} y={tops[i]} className="font-semibold">
+              <path d={`M ${at} ${mark} L ${at} ${top + 4}`} stroke="currentColor" strokeWidth="0.7" />
+              <text x={at + 3} y={top} className="font-semibold">
                 {name}
               </text>
             </g>

@@ -51,3 +51,7 @@ export function printMoment(seconds: number, startHour: number): string {
   const two = (n: number) => String(n).padStart(2, "0");
   return `day ${day}, ${two(Math.floor(inDay / 60))}:${two(inDay % 60)}`;
 }
+
+/** A label within a sentence: its first letter small, unless it is an abbreviation. */
+export const midSentence = (label: string): string =>
+  label.replace(/^\p{Lu}(?=\p{Ll}|\s)/u, (letter) => letter.toLowerCase());

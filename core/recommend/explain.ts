@@ -1,19 +1,26 @@
-import { parametersOf, printSetting } from "../controller";
+import { labelOf, parametersOf, printSetting } from "../controller";
 import type { ChamberRecord } from "../model";
 import { placeLabel } from "../probe";
-import { kelvins, printDifference, printNumber, type Scale } from "../quantity";
+import { kelvins, midSentence, printDifference, printNumber, type Scale } from "../quantity";
 import { planOf } from "../trial";
-import { MOST_REVERSALS, MOST_STARTS, type Score } from "./score";
+import { CHASE_PER_DAY } from "../verdict";
+import type { Score } from "./score";
 import type { Recommendation } from "./types";
 
-/** What the numbers that were tried and stay nearer to the target fail by. */
+/** Why not one of the numbers that were tried and stay nearer to the target. */
 function whyNotTighter({ best, points }: Recommendation): string {
-  const nearer = points.filter((p) => !p.score.holds && p.score.excursion < best!.score.excursion - 0.02);
+  const { excursion, mostStarts, startsPerDay } = best!.score;
+  const nearer = points.filter((p) => p.score.excursion < excursion - 0.02);
   if (nearer.length === 0) return "Nothing that was tried stays nearer to the target";
   const some = (fails: (s: Score["seasons"][number]) => boolean) => nearer.some((p) => p.score.seasons.some(fails));
   const reasons = [
-    some((s) => s.reversalsPerDay > MOST_REVERSALS) ? "let heat and cold chase each other" : "",
-    some((s) => s.startsPerHour > MOST_STARTS) ? `start more than ${MOST_STARTS} times an hour` : "",
+    some((s) => s.reversalsPerDay > CHASE_PER_DAY) ? "let heat and cold chase each other" : "",
+    mostStarts !== null && some((s) => s.startsPerHour > mostStarts)
+      ? `start more than ${mostStarts} times an hour`
+      : "",
+    nearer.some((p) => p.score.holds && p.score.startsPerDay > startsPerDay)
+      ? "switch more often than it is worth"
+      : "",
   ].filter(Boolean);
   return `What stays nearer would ${reasons.join(" or ") || "leave too little between heat and cold, which then chase each other"}`;
 }
@@ -23,7 +30,9 @@ export function explain(record: ChamberRecord, found: Recommendation, scale: Sca
   const { best, present } = found;
   if (!best) return [];
   const { chamber } = planOf(record);
-  const say = (name: (typeof switching)[number]) => printSetting(best.score.settings, name, chamber.unit, scale);
+  const judged = chamber.stages[0]!.of === "air" ? "air" : "product";
+  const say = (name: (typeof switching)[number]) =>
+    `${midSentence(labelOf(name, chamber.unit))} ${printSetting(best.score.settings, name, chamber.unit, scale)}`;
   const switching = parametersOf(chamber.unit).filter((n) =>
     ["setpoint", "heatingDifferential", "coolingDifferential", "coldSetpoint", "lowLimit", "highLimit"].includes(n),
   );
@@ -34,7 +43,7 @@ export function explain(record: ChamberRecord, found: Recommendation, scale: Sca
       : "";
   const heater = best.heaterPower !== chamber.heater.power ? `, a heater of ${best.heaterPower}\u00a0W` : "";
   return [
-    `With ${switching.map(say).join(" / ")}${change}${heater} the product stays within ${by(best.score.excursion)} of its target in the coldest, a mild and the hottest room, at ${printNumber(best.score.startsPerDay, 1)} starts a day in the worst of them.`,
+    `With ${switching.map(say).join(", ")}${change}${heater} the ${judged} stays within ${by(best.score.excursion)} of its target in the coldest, a mild and the hottest room, at ${printNumber(best.score.startsPerDay, 1)} starts a day in the worst of them.`,
     `${whyNotTighter(found)}; the present numbers stray ${by(present.score.excursion)} at ${printNumber(present.score.startsPerDay, 1)} starts a day.`,
   ];
 }

@@ -1,6 +1,7 @@
 export * from "./explain";
+export type { Free } from "./frees";
 export * from "./recommend";
 export * from "./score";
 export * from "./seasons";
-export { setupsOf, tryTask, type Setup, type Task, type Tried } from "./setups";
+export { lastSetups, setupsOf, tryTask, type Task, type Tried } from "./setups";
 export * from "./types";

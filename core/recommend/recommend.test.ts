@@ -6,6 +6,7 @@ import { plainTrial, planOf, runTrial } from "../trial";
 import { tryEdits } from "../chamber";
 import {
   explain,
+  lastSetups,
   recommend,
   scoreOf,
   searchOf,
@@ -107,12 +108,12 @@ describe("the best settings", () => {
     const a = run(record());
     // Other hands with setups of their own, which take every batch from its end.
     const options = { probe: false, heater: false };
-    const search = searchOf(record(), setupsOf(record(), options), options);
-    const hands = [setupsOf(record(), options), setupsOf(record(), options)];
+    const search = searchOf(record(), options, setupsOf);
+    const hands = [lastSetups(), lastSetups()];
     let step = search.next();
     while (!step.done) {
-      const { tasks } = step.value;
-      const tried = [...tasks].reverse().map((task, i) => tryTask(hands[i % 2]!, task));
+      const { tasks, record: of, options: asked } = step.value;
+      const tried = [...tasks].reverse().map((task, i) => tryTask(hands[i % 2]!(of, asked), task));
       step = search.next(tried.reverse());
     }
     expect(step.value).toEqual(a.found);
@@ -132,22 +133,33 @@ describe("the best settings", () => {
       set("stage", "low", celsius(19.2)),
       set("stage", "high", celsius(20.8)),
     );
-    expect(run(of).found.best).toBeNull();
     const { best } = run(of, { probe: true, heater: false }).found;
     expect(["strapped", "bare", "filledWell"]).toContain(best!.place);
     expect(best!.edits.some((e) => e.section === "probe")).toBe(true);
   });
 
-  it("say which demand binds where nothing satisfies, and what they offer frees it", () => {
-    const narrow = record(set("stage", "low", celsius(19.9)), set("stage", "high", celsius(20.1)));
-    const { best, binding } = run(narrow).found;
-    expect(best).toBeNull();
-    expect(binding!.text).toMatch(/binds?\b/);
-    const freed = tryEdits(narrow, binding!.frees);
-    expect(freed.ok).toBe(true);
-    const blind = run(
-      record(set("probe", "place", "air"), set("stage", "low", celsius(19.2)), set("stage", "high", celsius(20.8))),
-    ).found;
-    expect(blind.binding!.freesLabel).toMatch(/^Move the probe/);
+  it("say which demand binds, and offer only what frees it: then there are settings that hold", () => {
+    const cases: [ChamberRecord, RegExp, RegExp][] = [
+      [
+        record(set("probe", "place", "air"), set("stage", "low", celsius(19.2)), set("stage", "high", celsius(20.8))),
+        /sinks to|rises to/,
+        /^Move the probe/,
+      ],
+      [
+        record(set("unit", "kind", "heatOnly"), set("cooler", "kind", "none")),
+        /rises to .* takes heat away/,
+        /^Stand it/,
+      ],
+      [record(set("heater", "power", 15)), /sinks to .* of heat, and there are 15/, /^Use a \d+\sW heater/],
+    ];
+    for (const [of, text, offer] of cases) {
+      const { best, binding } = run(of).found;
+      expect(best).toBeNull();
+      expect(binding!.text).toMatch(text);
+      expect(binding!.frees.map((f) => f.label)).toContainEqual(expect.stringMatching(offer));
+      const freed = tryEdits(of, binding!.frees.find((f) => offer.test(f.label))!.edits);
+      if (!freed.ok) throw new Error(freed.problem);
+      expect(run(freed.value).found.best).not.toBeNull();
+    }
   });
 });

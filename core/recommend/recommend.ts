@@ -1,20 +1,26 @@
 import { hasCooler, hasHeater } from "../chamber";
 import { outletsOf, pointsOf } from "../controller";
-import type { ChamberRecord } from "../model";
-import { bindingOf } from "./binding";
+import { applyEdits, type ChamberRecord } from "../model";
+import { demandOf } from "./demand";
+import { freesOf, type Free } from "./frees";
 import { settingsOf, type Candidate, type Score } from "./score";
-import { settingsKey, setupsOf, tryTask, type Setup, type Task, type Tried } from "./setups";
+import { lastSetups, settingsKey, tryTask, type setupsOf, type Setup, type Task, type Tried } from "./setups";
 import type { Progress, Recommendation, RecommendOptions, TradePoint } from "./types";
 
 const GRID = 4;
 const LEAST = 0.3;
+/** Differentials reach to this or to half of the band, K. */
 const MOST = 3;
+const mostOf = ({ low, high }: { low: number; high: number }) => Math.max(MOST, (high - low) / 2);
 const PATTERN = 7;
 /** Setups that go on to the pattern search. */
 const REFINED = 3;
 
 /** Things to try, in any order and by any number of workers, and what part of the search they are. */
 export interface Batch {
+  /** What they are tried on: the setups of this record with these options. */
+  record: ChamberRecord;
+  options: RecommendOptions;
   tasks: Task[];
   from: Progress;
   /** Done once all of them are. */
@@ -31,6 +37,7 @@ class Quest {
   private readonly begun = new Set<string>();
   private readonly ended = new Set<string>();
   private readonly low: number;
+  private readonly most: number;
   private readonly both: boolean;
   private factor: number;
 
@@ -42,7 +49,8 @@ class Quest {
     const outlets = outletsOf(chamber.unit);
     this.both = hasHeater(chamber) && outlets.heat && hasCooler(chamber) && outlets.cold;
     this.low = Math.max(LEAST, chamber.unit.differentialLow);
-    this.factor = (MOST / this.low) ** (0.5 / (GRID - 1));
+    this.most = mostOf(of.plan.ask);
+    this.factor = (this.most / this.low) ** (0.5 / (GRID - 1));
   }
 
   /** A task, unless its settings were tried before: on the unit's resolution many candidates are one. */
@@ -61,7 +69,7 @@ class Quest {
 
   /** A logarithmic grid over both differentials, or over the only one. */
   grid(): Task[] {
-    const at = (i: number) => this.low * (MOST / this.low) ** (i / (GRID - 1));
+    const at = (i: number) => this.low * (this.most / this.low) ** (i / (GRID - 1));
     const all = Array.from({ length: GRID }, (_, i) => i);
     return all.flatMap((i) =>
       (this.both ? all : [i]).flatMap((k) => this.task({ heating: at(i), cooling: at(k), shift: 0 })),
@@ -72,7 +80,7 @@ class Quest {
   neighbours(): Task[] {
     const { heating, cooling, shift } = this.best!.score.candidate;
     const moves = [this.factor, 1 / this.factor];
-    const within = (d: number) => Math.min(MOST, Math.max(this.low, d));
+    const within = (d: number) => Math.min(this.most, Math.max(this.low, d));
     const pairs = this.both ? [...moves.map((m) => [m, 1]), ...moves.map((m) => [1, m])] : moves.map((m) => [m, m]);
     return pairs.flatMap(([h, c]) =>
       this.task({ heating: within(heating * h!), cooling: within(cooling * c!), shift }),
@@ -121,25 +129,51 @@ function standing({ plan }: Setup): Task[] {
   ];
 }
 
+/** What frees a demand is looked for with the nearest candidate and the diagonal of the grid. */
+function freeing(nearest: TradePoint, setup: Setup): Task[] {
+  const low = Math.max(LEAST, setup.plan.chamber.unit.differentialLow);
+  const most = mostOf(setup.plan.ask);
+  const diagonal = Array.from({ length: GRID }, (_, i) => low * (most / low) ** (i / (GRID - 1)));
+  return [nearest.score.candidate, ...diagonal.map((d) => ({ heating: d, cooling: d, shift: 0 }))].map((candidate) => ({
+    setup: 0,
+    candidate,
+    centre: true,
+  }));
+}
+
+const AS_IT_IS: RecommendOptions = { probe: false, heater: false };
+/** Changes offered at the most, and their share of the progress. */
+const MOST_FREES = 3;
+const FREEING = 10;
+
 /**
  * Finds settings for a chamber over the worst weather of its room: a log grid of both differentials, then a pattern
- * search around the best; the setpoint's shift follows from the middle of the product's range. It hands out what to
- * try and takes what came of it, in the order of the tasks: however the work is dealt, the answer is the same.
+ * search around the best; the setpoint's shift follows from the middle of the product's range. Where nothing satisfies,
+ * it looks which usual changes would free the demand that binds. It hands out what to try and takes what came of it, in
+ * the order of the tasks: however the work is dealt, the answer is the same.
+ * @param setupsFor the setups of a record, as the hands have them
  */
 export function* searchOf(
   record: ChamberRecord,
-  setups: readonly Setup[],
   options: RecommendOptions,
+  setupsFor: typeof setupsOf,
 ): Generator<Batch, Recommendation, Tried[]> {
+  const setups = setupsFor(record, options);
   const quests = setups.map((setup, i) => new Quest(i, setup));
   const first = standing(setups[0]!);
+  const grid = quests.flatMap((q) => q.grid());
+  const round = 4 * Math.min(REFINED, setups.length);
+  const of = grid.length + PATTERN * round + first.length + FREEING;
   let trials = 0;
   let done = 0;
-  let of = Infinity;
-  const batch = function* (tasks: Task[], share: number): Generator<Batch, Tried[], Tried[]> {
+  const batch = function* (
+    tasks: Task[],
+    share: number,
+    on: Pick<Batch, "record" | "options"> = { record, options },
+  ): Generator<Batch, Tried[], Tried[]> {
     const from = { done, of };
     done += share;
-    const tried = tasks.length > 0 ? yield { tasks, from, until: done } : [];
+    const tried = tasks.length > 0 ? yield { ...on, tasks, from, until: done } : [];
     trials += tried.reduce((sum, t) => sum + t.trials, 0);
     return tried;
   };
@@ -148,9 +182,6 @@ export function* searchOf(
     for (const quest of quests) quest.take(tried.filter((_, k) => tasks[k]!.setup === quest.setup));
   };
 
-  const grid = quests.flatMap((q) => q.grid());
-  const round = 4 * Math.min(REFINED, setups.length);
-  of = grid.length + PATTERN * round + first.length;
   yield* deal(grid, grid.length);
   // Places and heaters that are far behind after the grid are not refined.
   const ahead = [...quests].sort((a, b) => a.reached - b.reached).slice(0, REFINED);
@@ -163,18 +194,40 @@ export function* searchOf(
 
   const points = quests.flatMap((q) => q.points);
   const [nearest] = [...points].sort((a, b) => rank(a.score) - rank(b.score));
-  const best = nearest!.score.holds ? nearest! : null;
-  return {
-    best,
+  const answer = {
     points,
     present: present!,
     schools: [
       { name: "Middle of the band, equal differentials", point: middle! },
       { name: "At the edge, one small differential", point: edge! },
     ],
-    binding: best ? null : bindingOf(record, nearest!, options),
-    trials,
   };
+  if (nearest!.score.holds) return { ...answer, best: nearest!, binding: null, trials };
+
+  // The nearest may stand on another place or heater: the demand is that of its own chamber.
+  const moved = nearest!.edits.filter((e) => e.section !== "settings");
+  const changed = applyEdits(record, moved);
+  const [own] = setupsFor(changed, AS_IT_IS);
+  const demand = demandOf(own!.plan.chamber, own!.seasons, nearest!);
+  const groups = freesOf(changed, own!.plan.chamber, demand);
+  const frees: Free[] = [];
+  for (const group of groups) {
+    for (const free of group) {
+      const tried = applyEdits(changed, free.edits);
+      const on = { record: tried, options: AS_IT_IS };
+      const found = yield* batch(
+        freeing(nearest!, setupsFor(tried, AS_IT_IS)[0]!),
+        FREEING / groups.length / group.length,
+        on,
+      );
+      if (!found.some(({ point }) => point.score.holds)) continue;
+      // With the place and the heater that it was found with.
+      frees.push({ ...free, edits: [...moved, ...free.edits] });
+      break;
+    }
+    if (frees.length === MOST_FREES) break;
+  }
+  return { ...answer, best: null, binding: { season: demand.season, text: demand.text, frees }, trials };
 }
 
 /** The progress of a search, so many of a batch's tasks done. */
@@ -188,14 +241,16 @@ export function* recommend(
   record: ChamberRecord,
   options: RecommendOptions,
 ): Generator<Progress, Recommendation, void> {
-  const setups = setupsOf(record, options);
-  const search = searchOf(record, setups, options);
+  const setupsFor = lastSetups();
+  const search = searchOf(record, options, setupsFor);
   let next = search.next();
   while (!next.done) {
+    const batch = next.value;
+    const setups = setupsFor(batch.record, batch.options);
     const tried: Tried[] = [];
-    for (const task of next.value.tasks) {
+    for (const task of batch.tasks) {
       tried.push(tryTask(setups, task));
-      yield progressOf(next.value, tried.length);
+      yield progressOf(batch, tried.length);
     }
     next = search.next(tried);
   }

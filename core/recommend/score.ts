@@ -4,6 +4,7 @@ import type { Chamber, Settings } from "../model";
 import { celsius } from "../quantity";
 import {
   advance,
+  isQuick,
   marginsOf,
   MARGIN_RESERVE,
   plainTrial,
@@ -12,6 +13,7 @@ import {
   type RunState,
   type Watcher,
 } from "../trial";
+import { CHASE_PER_DAY, MANY_HEATS, MANY_STARTS } from "../verdict";
 import type { Season, SeasonName } from "./seasons";
 
 /** What is tried: both differentials and the shift of the setpoint from the target, K. */
@@ -35,6 +37,8 @@ export interface Score {
   candidate: Candidate;
   settings: Settings;
   seasons: SeasonScore[];
+  /** Starts an hour that it may have; null where nothing breaks by more. */
+  mostStarts: number | null;
   /** Furthest that the product strays from the target in any season, and half of its whole range, K. */
   excursion: number;
   halfRange: number;
@@ -45,15 +49,23 @@ export interface Score {
   cost: number;
 }
 
-/** Days to warm up and to look at, and the step in s (the design's reference: within 0.05 K of 30 days). */
-const WARM_UP = 1;
-const LOOK = 3;
-const STEP = 10;
 const DAY = 86_400;
 const TOLERANCE = 0.05;
-/** More than this is chasing, a day, and wear, an hour: as the verdicts have it. */
-export const MOST_REVERSALS = 3;
-export const MOST_STARTS = 4;
+
+/** How long a season is run, days to warm up and to look at, at which step, s. */
+const spanOf = (chamber: Chamber): { warmUp: number; look: number; dt: number } =>
+  isQuick(chamber.cabinet.kind)
+    ? // Pots, kettles and smokers answer in minutes and are used for a day (estimate).
+      { warmUp: 0.25, look: 0.75, dt: 2 }
+    : // The design's reference: within 0.05 K of 30 days.
+      { warmUp: 1, look: 3, dt: 10 };
+
+/**
+ * Starts an hour, of the compressor or else of what heats: where they begin to cost dearly, and the most that holds.
+ * A relay worn early is a price; a compressor that starts against pressure breaks.
+ */
+const startLimits = (chamber: Chamber, cools: boolean): { dear: number; most: number | null } =>
+  cools && chamber.cooler.kind === "compressor" ? { dear: 3, most: MANY_STARTS } : { dear: MANY_HEATS, most: null };
 
 /** The settings of a candidate on the chamber's own unit, over alarms, delay and offset that are there. */
 export function settingsOf(candidate: Candidate, chamber: Chamber, rest: Settings): Settings {
@@ -114,22 +126,23 @@ class Look implements Watcher {
 }
 
 function scoreSeason(season: Season, settings: Settings, cools: boolean): SeasonScore {
-  const input = plainTrial(season.chamber, settings, WARM_UP + LOOK, STEP);
-  const run = startRun(input);
-  const look = new Look(judgedNode(run.network, season.chamber.stages[0]!), (WARM_UP * DAY) / STEP, STEP);
+  const { warmUp, look: days, dt } = spanOf(season.chamber);
+  const run = startRun(plainTrial(season.chamber, settings, warmUp + days, dt));
+  const look = new Look(judgedNode(run.network, season.chamber.stages[0]!), (warmUp * DAY) / dt, dt);
   advance(run, run.steps, look);
   return {
     name: season.name,
     low: look.low,
     high: look.high,
-    startsPerHour: (cools ? look.coldStarts : look.heatStarts) / (LOOK * 24),
-    reversalsPerDay: look.reversals / LOOK,
+    startsPerHour: (cools ? look.coldStarts : look.heatStarts) / (days * 24),
+    reversalsPerDay: look.reversals / days,
   };
 }
 
 /**
  * The objective of the design's reference, the worst of all seasons: J = half-range of the product + 0.02·starts/h +
  * 3·max(0, starts/h − 3) + 2·Σ max(0, 0.2 − margin) + 0.05·reversals/day, with the margins of the rule of chasing.
+ * For a compressor the starts cost above 3 an hour; for a heater above what its relay is made for.
  * The furthest excursion stands for the half-range: a swing that is off centre costs as much as a wide one.
  */
 export function scoreOf(
@@ -150,9 +163,10 @@ export function scoreOf(
   const scores = seasons.map((season) => scoreSeason(season, settings, cools));
   const low = Math.min(...scores.map((s) => s.low));
   const high = Math.max(...scores.map((s) => s.high));
+  const starts = startLimits(chamber, cools);
   const costs = scores.map((s) => {
     const away = Math.max(s.high - stage.target, stage.target - s.low);
-    return away + 0.02 * s.startsPerHour + 3 * Math.max(0, s.startsPerHour - 3) + 0.05 * s.reversalsPerDay;
+    return away + 0.02 * s.startsPerHour + 3 * Math.max(0, s.startsPerHour - starts.dear) + 0.05 * s.reversalsPerDay;
   });
   const grain = resolutionOf(chamber.unit) / 2;
   return {
@@ -161,12 +175,13 @@ export function scoreOf(
     seasons: scores,
     excursion: Math.max(high - stage.target, stage.target - low),
     halfRange: (high - low) / 2,
+    mostStarts: starts.most,
     startsPerDay: Math.max(...scores.map((s) => s.startsPerHour)) * 24,
     holds:
       low >= stage.low - TOLERANCE &&
       high <= stage.high + TOLERANCE &&
       short <= grain + 1e-9 &&
-      scores.every((s) => s.reversalsPerDay <= MOST_REVERSALS && s.startsPerHour <= MOST_STARTS),
+      scores.every((s) => s.reversalsPerDay <= CHASE_PER_DAY && s.startsPerHour <= (starts.most ?? Infinity)),
     cost: Math.max(...costs) + 2 * Math.max(0, short - grain),
   };
 }

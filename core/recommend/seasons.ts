@@ -15,6 +15,9 @@ export interface Season {
 
 /** Hours that a heat curve stands for ever. */
 const EVER = 2400;
+/** A charge that outlasts every season, kg, and how often ice is changed where nobody has said, s. */
+const FED = 1e6;
+const ICE_EVERY = 86_400;
 
 function under(chamber: Chamber, name: SeasonName, room: Temperature, ownHeat: number): Season {
   const { target } = chamber.stages[0]!;
@@ -34,6 +37,9 @@ function under(chamber: Chamber, name: SeasonName, room: Temperature, ownHeat: n
       room: { ...chamber.room, low: room, high: room, monthly: kelvins(0) },
       roomSeries: null,
       happenings: [],
+      // Settings can be judged only while there is a fire to switch, and ice to melt.
+      heater: { ...chamber.heater, fuel: FED },
+      cooler: { ...chamber.cooler, iceEvery: chamber.cooler.iceEvery || ICE_EVERY },
       vessels: chamber.vessels.map((v, i) => ({
         ...v,
         startTemperature: target,

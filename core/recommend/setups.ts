@@ -56,6 +56,18 @@ const settingEdits = (settings: Settings, plan: Plan): Edit[] =>
     )
     .map((field) => ({ section: "settings", field, value: settings[field] }) as Edit);
 
+/** Setups by their record and options; the last few are kept, so that a hand does not make them for every task. */
+export function lastSetups(most = 3): typeof setupsOf {
+  const kept = new Map<string, Setup[]>();
+  return (record, options) => {
+    const key = JSON.stringify([record, options]);
+    const setups = kept.get(key) ?? setupsOf(record, options);
+    if (!kept.has(key) && kept.size >= most) kept.delete(kept.keys().next().value!);
+    kept.set(key, setups);
+    return setups;
+  };
+}
+
 /** One thing to try: a candidate on one of the setups. */
 export interface Task {
   setup: number;

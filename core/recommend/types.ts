@@ -1,4 +1,5 @@
 import type { Edit, ProbePlace } from "../model";
+import type { Free } from "./frees";
 import type { Score } from "./score";
 import type { SeasonName } from "./seasons";
 
@@ -23,8 +24,8 @@ export interface Recommendation {
   present: TradePoint;
   /** The two main schools: equal differentials around the middle, and a small one under the edge. */
   schools: { name: string; point: TradePoint }[];
-  /** The demand that binds, and what would free it, in words; null where something satisfies. */
-  binding: { season: SeasonName; text: string; frees: Edit[]; freesLabel: string } | null;
+  /** The demand that binds, and the changes of which a trial shows that they free it; null where something satisfies. */
+  binding: { season: SeasonName; text: string; frees: Free[] } | null;
   /** Trials that the answer rests on. */
   trials: number;
 }

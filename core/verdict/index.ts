@@ -1,4 +1,5 @@
 export * from "./judge";
+export * from "./limits";
 export * from "./normal";
 export { excludes } from "./remedies";
 export * from "./types";

@@ -1,11 +1,9 @@
 import { outletsOf, pointsOf, USUAL_DELAY } from "../controller";
 import { printDuration } from "../quantity";
+import { CHASE_PER_DAY, MANY_HEATS, MANY_STARTS } from "./limits";
 import { backToAdvised, doubleCold, doubleHeat, offered, strapProbe, widenToMargins } from "./remedies";
 import type { Rule } from "./types";
 import { words } from "./words";
-
-/** More than this a day is no weather: day and night alone can turn a chamber round twice. */
-const CHASE_PER_DAY = 3;
 
 /** Heat and cold answer each other: the rule of chasing. */
 export const chasing: Rule = (c) => {
@@ -32,8 +30,6 @@ export const chasing: Rule = (c) => {
     remedies: offered(widenToMargins(c), strapProbe(c), backToAdvised(c)),
   };
 };
-
-const MANY_STARTS = 4;
 
 /** The compressor starts too often. */
 export const shortCycling: Rule = (c) => {
@@ -74,9 +70,6 @@ export const delayTooLong: Rule = (c) => {
     ],
   };
 };
-
-/** Relays are made for some hundred thousand operations: more than this an hour wears one out in a season. */
-const MANY_HEATS = 8;
 
 /** The heater is switched so often that a mechanical relay wears out. */
 export const relayWears: Rule = (c) => {

@@ -3,6 +3,7 @@ import type { ChamberRecord } from "../model";
 import type { Scale } from "../quantity";
 import { plainTrial, planOf, runTrial } from "../trial";
 import { judge } from "./judge";
+import { CHASE_PER_DAY } from "./limits";
 import type { Remedy, Severity, Verdict } from "./types";
 import { fromTo } from "./words";
 
@@ -41,7 +42,7 @@ export function weigh(
     const parts = settled
       ? [
           `product ${fromTo(settled.product.low, settled.product.high, scale)}`,
-          reversals.perDay > 3 ? `still ${Math.round(reversals.perDay)} reversals a day` : "no chasing",
+          reversals.perDay > CHASE_PER_DAY ? `still ${Math.round(reversals.perDay)} reversals a day` : "no chasing",
           compressorStartsPerDay === 0
             ? "the compressor never starts"
             : `${compressorStartsPerDay.toFixed(compressorStartsPerDay < 3 ? 1 : 0)} compressor starts a day`,

@@ -1,0 +1,41 @@
+/** A point of a picture with its name, px. */
+export interface Named {
+  name: string;
+  x: number;
+  y: number;
+}
+
+/** Points nearer than this are one to the eye, px. */
+const SAME = 5;
+/** Height of a line of text, width of a letter at that size, px. */
+const LINE = 14;
+const LETTER = 7.5;
+/** A name stands this far above its point; none above the picture, px. */
+const ABOVE = 18;
+const TOP = 22;
+
+/**
+ * Names stand above their points: those of one point are joined, and one that would cover another stands over it, or,
+ * where there is no room above, under it.
+ */
+export function namesAbove(named: readonly Named[]): (Named & { top: number })[] {
+  const joined: Named[] = [];
+  for (const n of [...named].sort((a, b) => a.x - b.x)) {
+    const same = joined.find((j) => Math.abs(j.x - n.x) < SAME && Math.abs(j.y - n.y) < SAME);
+    if (same) same.name += `, ${n.name}`;
+    else joined.push({ ...n });
+  }
+  const placed: (Named & { top: number })[] = [];
+  for (const n of joined) {
+    const covers = (top: number) =>
+      placed.some((p) => {
+        const apart = p.x <= n.x ? n.x - p.x - p.name.length * LETTER : p.x - n.x - n.name.length * LETTER;
+        return apart < 4 && Math.abs(p.top - top) < LINE;
+      });
+    const start = Math.max(TOP, n.y - ABOVE);
+    const higher = Array.from({ length: 8 }, (_, i) => start - i * LINE).filter((top) => top >= TOP);
+    const lower = Array.from({ length: 8 }, (_, i) => start + i * LINE);
+    placed.push({ ...n, top: [...higher, ...lower].find((top) => !covers(top)) ?? start });
+  }
+  return placed;
+}

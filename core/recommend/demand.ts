@@ -1,0 +1,94 @@
+import { coldAvailable, coldNeeded, hasCooler, hasHeater, heatNeeded } from "../chamber";
+import { outletsOf } from "../controller";
+import type { Chamber } from "../model";
+import { celsius, measures, printMeasure, printTemperature } from "../quantity";
+import type { SeasonScore } from "./score";
+import type { Season, SeasonName } from "./seasons";
+import type { TradePoint } from "./types";
+import { CHASE_PER_DAY } from "../verdict";
+
+/** What stands in the way: an end of the band, what a device wears, or the room that heat and cold need. */
+export type Cause = "warm" | "cold" | "wear" | "chase";
+
+/** The demand that binds. */
+export interface Demand {
+  season: SeasonName;
+  cause: Cause;
+  /** How far past its end of the band the product gets, K; 0 for the other causes. */
+  by: number;
+  text: string;
+}
+
+const SEASONS: Record<SeasonName, string> = {
+  coldest: "the coldest room",
+  mild: "a mild room with the product\u2019s own heat",
+  hottest: "the hottest room",
+};
+
+/** Past the band by less than this is not what binds, K. */
+const PAST = 0.05;
+/** A device this close to what is asked of it has nothing to spare. */
+const FULL = 0.95;
+
+const watts = (w: number) => printMeasure(Math.round(w), measures.power, "metric");
+
+/** What the devices lack, whatever the numbers; empty where they are enough. */
+function lacking(chamber: Chamber, season: Season, warm: boolean): string {
+  const { target } = chamber.stages[0]!;
+  const outlets = outletsOf(chamber.unit);
+  if (warm) {
+    if (!hasCooler(chamber) || !outlets.cold) return " No number helps: nothing here takes heat away.";
+    const need = coldNeeded(season.chamber, target, season.ownHeat);
+    const have = coldAvailable(season.chamber, target, season.room);
+    return need > have * FULL
+      ? ` No number helps: that takes about ${watts(need)} of cold, and there are ${watts(have)}.`
+      : "";
+  }
+  if (!hasHeater(chamber) || !outlets.heat) return " No number helps: nothing here heats.";
+  const need = heatNeeded(chamber, target);
+  const { power } = chamber.heater;
+  return need > power * FULL
+    ? ` No number helps: that takes about ${watts(need)} of heat, and there are ${watts(power)}.`
+    : "";
+}
+
+/** Why nothing satisfies, by the nearest of what was tried on its own chamber. */
+export function demandOf(chamber: Chamber, seasons: readonly Season[], { score }: TradePoint): Demand {
+  const stage = chamber.stages[0]!;
+  const judged = stage.of === "air" ? "air" : "product";
+  const past = (s: SeasonScore) => Math.max(s.high - stage.high, stage.low - s.low);
+  const worst = [...score.seasons].sort((a, b) => past(b) - past(a))[0]!;
+  const by = past(worst);
+  const show = (t: number) => printTemperature(celsius(t), chamber.unit.scale);
+  if (by > PAST) {
+    const warm = worst.high - stage.high >= stage.low - worst.low;
+    const season = seasons.find((s) => s.name === worst.name)!;
+    const end = warm
+      ? `the warmest that you allow (${show(stage.high)})`
+      : `the coldest that you allow (${show(stage.low)})`;
+    return {
+      season: worst.name,
+      cause: warm ? "warm" : "cold",
+      by,
+      text: `In ${SEASONS[worst.name]} the ${judged} ${warm ? "rises to" : "sinks to"} ${show(warm ? worst.high : worst.low)} even with the best numbers found: ${end} binds.${lacking(chamber, season, warm)}`,
+    };
+  }
+  const busiest = [...score.seasons].sort((a, b) => b.startsPerHour - a.startsPerHour)[0]!;
+  if (score.mostStarts !== null && busiest.startsPerHour > score.mostStarts)
+    return {
+      season: busiest.name,
+      cause: "wear",
+      by: 0,
+      text: `Within this band the compressor starts ${Math.round(busiest.startsPerHour)} times an hour in ${SEASONS[busiest.name]}: the ${score.mostStarts} an hour that it may bind.`,
+    };
+  const chased = [...score.seasons].sort((a, b) => b.reversalsPerDay - a.reversalsPerDay)[0]!;
+  return {
+    season: chased.name,
+    cause: "chase",
+    by: 0,
+    text:
+      chased.reversalsPerDay > CHASE_PER_DAY
+        ? `In ${SEASONS[chased.name]} heat and cold answer each other ${Math.round(chased.reversalsPerDay)} times a day: the band leaves too little between them, and the margins against chasing bind.`
+        : "The band leaves too little between heat and cold: the margins against chasing bind.",
+  };
+}
