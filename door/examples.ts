@@ -2,13 +2,16 @@ import type { Call } from "./schemas";
 
 const typed = <T>(value: T) => ({ value, origin: "typed" });
 
-/** Worked calls: shown in the Reference room, and run by a test. */
-export const examples: {
+export interface Example {
   call: Call;
   title: string;
   body: object;
-  /** What to look at in the answer. */ look: string;
-}[] = [
+  /** What to look at in the answer, as a path. */
+  look: string;
+}
+
+/** Worked calls: shown in the Reference room, and run by a test. */
+export const examples: Example[] = [
   {
     call: "settings",
     title: "Settings for an ale at 18 to 20 °C in a garage",

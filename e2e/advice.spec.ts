@@ -37,6 +37,7 @@ test("a demand that cannot be met says what binds, and what would free it", asyn
   await part.getByRole("button", { name: "Find the best numbers" }).click();
   await expect(part.getByRole("button", { name: "Search again" })).toBeVisible({ timeout: 60_000 });
   await expect(part.locator("[data-part='binding']")).toContainText("Nothing holds this band in every weather");
+  await expect(part.getByText("Each was tried in all three rooms.", { exact: false })).toBeVisible();
   await part.getByRole("button", { name: /^Move the probe: strapped/ }).click();
   await trialDone(page);
   await part.getByRole("button", { name: "Search again" }).click();
@@ -97,4 +98,7 @@ test("the door for scripts over HTTP: answers, refuses with a reason, survives a
   await page.getByRole("link", { name: "Reference: a door for scripts" }).click();
   await expect(page.getByRole("heading", { name: "Reference: a door for scripts" })).toBeVisible();
   await expect(page.getByText(/curl -s .*api\/v1\/trial/)).toBeVisible();
+  const worked = page.getByRole("article", { name: "What is wrong with a probe in the air" });
+  await worked.getByRole("button", { name: "Ask it here" }).click();
+  await expect(worked.getByText(/verdicts\.0\.title is ".+"/)).toBeVisible();
 });

@@ -1,5 +1,6 @@
 import { callWords, calls, examples } from "@/door";
 import { RoomHead } from "./RoomHead";
+import { WorkedCall } from "./WorkedCall";
 
 /** Reference: the door for scripts, with worked calls. */
 export function DoorPage() {
@@ -36,16 +37,8 @@ export function DoorPage() {
         </section>
         <section className="grid gap-4">
           <h2 className="text-2xl">Worked calls</h2>
-          {examples.map(({ call, title, body, look }) => (
-            <article key={title} className="grid gap-1">
-              <h3 className="text-lg">{title}</h3>
-              <pre className="bg-base-200 overflow-x-auto p-3 text-sm" tabIndex={0}>
-                {`curl -s http://127.0.0.1:4318/api/v1/${call} \\\n  -H 'Content-Type: application/json' \\\n  -d '${JSON.stringify(body)}'`}
-              </pre>
-              <p className="quiet">
-                Look at <code>{look}</code> in the answer.
-              </p>
-            </article>
+          {examples.map((example) => (
+            <WorkedCall key={example.title} {...example} />
           ))}
         </section>
       </main>

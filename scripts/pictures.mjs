@@ -27,7 +27,6 @@ const pictures = [
   ["card", "/card?c=demo-larder-cabinet", wide, "light"],
   ["preferences", "/preferences", wide, "light"],
   ["shelf-cellar", "/", wide, "dark"],
-  ["bench-settings-cellar", bench("settings"), wide, "dark"],
   ["phone-shelf", "/", phone, "light"],
   ["phone-settings", bench("settings"), phone, "light"],
   ["phone-trial-cellar", bench("settings"), phone, "dark", full],
@@ -42,6 +41,18 @@ const pictures = [
       await page.getByRole("button", { name: "Find the best numbers" }).click();
       await page.getByRole("button", { name: "Search again" }).waitFor({ timeout: 90_000 });
       await page.getByRole("region", { name: "The best numbers" }).scrollIntoViewIfNeeded();
+    },
+  ],
+  [
+    "reference",
+    "/reference",
+    wide,
+    "light",
+    async (page) => {
+      const call = page.getByRole("article", { name: "What is wrong with a probe in the air" });
+      await call.getByRole("button", { name: "Ask it here" }).click();
+      await call.getByText("verdicts.0.title is", { exact: false }).waitFor();
+      await page.getByRole("article", { name: "What a unit does with" }).evaluate((e) => e.scrollIntoView());
     },
   ],
   [

@@ -4,12 +4,7 @@ import type { Chamber, ChamberRecord, Edit, ProbePlace } from "../model";
 import { placeLabel } from "../probe";
 import { celsius, kelvins, printDifference, printTemperature } from "../quantity";
 import type { Demand } from "./demand";
-
-/** A change that may free a demand. */
-export interface Free {
-  label: string;
-  edits: Edit[];
-}
+import type { Free } from "./types";
 
 const edit = (section: string, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
 

@@ -1,5 +1,4 @@
 export * from "./explain";
-export type { Free } from "./frees";
 export * from "./recommend";
 export * from "./score";
 export * from "./seasons";

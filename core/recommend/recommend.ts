@@ -2,10 +2,10 @@ import { hasCooler, hasHeater } from "../chamber";
 import { outletsOf, pointsOf } from "../controller";
 import { applyEdits, type ChamberRecord } from "../model";
 import { demandOf } from "./demand";
-import { freesOf, type Free } from "./frees";
+import { freesOf } from "./frees";
 import { settingsOf, type Candidate, type Score } from "./score";
 import { lastSetups, settingsKey, tryTask, type setupsOf, type Setup, type Task, type Tried } from "./setups";
-import type { Progress, Recommendation, RecommendOptions, TradePoint } from "./types";
+import type { Free, Progress, Recommendation, RecommendOptions, TradePoint } from "./types";
 
 const GRID = 4;
 const LEAST = 0.3;

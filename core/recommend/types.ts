@@ -1,5 +1,4 @@
 import type { Edit, ProbePlace } from "../model";
-import type { Free } from "./frees";
 import type { Score } from "./score";
 import type { SeasonName } from "./seasons";
 
@@ -14,6 +13,12 @@ export interface TradePoint {
   score: Score;
   place: ProbePlace;
   heaterPower: number;
+  edits: Edit[];
+}
+
+/** A change that may free a demand. */
+export interface Free {
+  label: string;
   edits: Edit[];
 }
 
