@@ -53,6 +53,8 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
     const step = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100].find((s) => most / s <= 6) ?? 200;
     return Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
   };
+  // What holds is drawn over what does not.
+  const drawn = [...found.points].sort((a, b) => Number(a.score.holds) - Number(b.score.holds));
   const labels = namesAbove(
     [...(found.best ? [{ name: "best", point: found.best }] : []), ...named].map(({ name, point }) => ({
       name,
@@ -102,7 +104,7 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
           >
             starts a day
           </text>
-          {found.points.map((p, i) => (
+          {drawn.map((p, i) => (
             <g key={i} onClick={() => onChoose(p)} className="cursor-pointer">
               <circle cx={x(p)} cy={y(p)} r="12" fill="transparent" />
               <circle

@@ -10,6 +10,8 @@ const SAME = 5;
 /** Height of a line of text, width of a letter at that size, px. */
 const LINE = 14;
 const LETTER = 7.5;
+/** Half of a mark with its ring, px. */
+const MARK = 9;
 /** A name stands this far above its point; none above the picture, px. */
 const ABOVE = 18;
 const TOP = 22;
@@ -27,9 +29,11 @@ export function namesAbove(named: readonly Named[]): (Named & { top: number })[]
   }
   const placed: (Named & { top: number })[] = [];
   for (const n of joined) {
+    const wide = n.name.length * LETTER;
     const covers = (top: number) =>
+      joined.some((m) => m !== n && m.x > n.x - MARK && m.x < n.x + wide + MARK && Math.abs(m.y - top + 4) < LINE) ||
       placed.some((p) => {
-        const apart = p.x <= n.x ? n.x - p.x - p.name.length * LETTER : p.x - n.x - n.name.length * LETTER;
+        const apart = p.x <= n.x ? n.x - p.x - p.name.length * LETTER : p.x - n.x - wide;
         return apart < 4 && Math.abs(p.top - top) < LINE;
       });
     const start = Math.max(TOP, n.y - ABOVE);
