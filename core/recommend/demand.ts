@@ -36,24 +36,35 @@ const watts = (w: number) => printMeasure(Math.round(w), measures.power, "metric
 function lacking(chamber: Chamber, season: Season, warm: boolean): string {
   const { target } = chamber.stages[0]!;
   const outlets = outletsOf(chamber.unit);
-  if (warm) {
-    if (!hasCooler(chamber) || !outlets.cold) return " No number helps: nothing here takes heat away.";
-    const need = coldNeeded(season.chamber, target, season.ownHeat);
-    const have = coldAvailable(season.chamber, target, season.room);
-    return need > have * FULL
-      ? ` No number helps: that takes about ${watts(need)} of cold, and there are ${watts(have)}.`
-      : "";
-  }
-  if (!hasHeater(chamber) || !outlets.heat) return " No number helps: nothing here heats.";
-  const need = heatNeeded(chamber, target);
-  const { power } = chamber.heater;
-  return need > power * FULL
-    ? ` No number helps: that takes about ${watts(need)} of heat, and there are ${watts(power)}.`
+  const canHeat = hasHeater(chamber) && outlets.heat;
+  const canCool = hasCooler(chamber) && outlets.cold;
+  const need = warm ? coldNeeded(season.chamber, target, season.ownHeat) : heatNeeded(season.chamber, target);
+  if (need <= 0) return "";
+  if (warm && !canCool) return " No number helps: nothing here takes heat away.";
+  if (!warm && !canHeat) return " No number helps: nothing here heats.";
+  const have = warm ? coldAvailable(season.chamber, target, season.room) : chamber.heater.power;
+  return need > have * FULL
+    ? ` No number helps: that takes about ${watts(need)} of ${warm ? "cold" : "heat"}, and there are ${watts(have)}.`
     : "";
 }
 
+/** What points do to the devices, in words: "would …". */
+export function faultsOf(points: readonly TradePoint[]): string[] {
+  const some = (fails: (season: SeasonScore) => boolean) => points.some((p) => p.score.seasons.some(fails));
+  const most = points[0]?.score.mostStarts ?? null;
+  return [
+    some((s) => s.reversalsPerDay > CHASE_PER_DAY) ? "let heat and cold chase each other" : "",
+    most !== null && some((s) => s.startsPerHour > most) ? `start more than ${most} times an hour` : "",
+  ].filter(Boolean);
+}
+
 /** Why nothing satisfies, by the nearest of what was tried on its own chamber. */
-export function demandOf(chamber: Chamber, seasons: readonly Season[], { score }: TradePoint): Demand {
+export function demandOf(
+  chamber: Chamber,
+  seasons: readonly Season[],
+  { score }: TradePoint,
+  points: readonly TradePoint[],
+): Demand {
   const stage = chamber.stages[0]!;
   const judged = stage.of === "air" ? "air" : "product";
   const past = (s: SeasonScore) => Math.max(s.high - stage.high, stage.low - s.low);
@@ -62,6 +73,9 @@ export function demandOf(chamber: Chamber, seasons: readonly Season[], { score }
   const show = (t: number) => printTemperature(celsius(t), chamber.unit.scale);
   if (by > PAST) {
     const warm = worst.high - stage.high >= stage.low - worst.low;
+    const keeping = points.filter((p) => p.score.seasons.every((s) => past(s) <= PAST));
+    const faults = faultsOf(keeping);
+    const but = faults.length > 0 ? ` The numbers that do keep it would ${faults.join(" or ")}.` : "";
     const season = seasons.find((s) => s.name === worst.name)!;
     const end = warm
       ? `the warmest that you allow (${show(stage.high)})`
@@ -70,7 +84,7 @@ export function demandOf(chamber: Chamber, seasons: readonly Season[], { score }
       season: worst.name,
       cause: warm ? "warm" : "cold",
       by,
-      text: `In ${SEASONS[worst.name]} the ${judged} ${warm ? "rises to" : "sinks to"} ${show(warm ? worst.high : worst.low)} even with the best numbers found: ${end} binds.${lacking(chamber, season, warm)}`,
+      text: `In ${SEASONS[worst.name]} the ${judged} ${warm ? "rises to" : "sinks to"} ${show(warm ? worst.high : worst.low)} even with the best numbers found: ${end} binds.${lacking(chamber, season, warm)}${but}`,
     };
   }
   const busiest = [...score.seasons].sort((a, b) => b.startsPerHour - a.startsPerHour)[0]!;

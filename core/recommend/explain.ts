@@ -3,25 +3,16 @@ import type { ChamberRecord } from "../model";
 import { placeLabel } from "../probe";
 import { kelvins, midSentence, printDifference, printNumber, type Scale } from "../quantity";
 import { planOf } from "../trial";
-import { CHASE_PER_DAY } from "../verdict";
-import type { Score } from "./score";
+import { faultsOf } from "./demand";
 import type { Recommendation } from "./types";
 
 /** Why not one of the numbers that were tried and stay nearer to the target. */
 function whyNotTighter({ best, points }: Recommendation): string {
-  const { excursion, mostStarts, startsPerDay } = best!.score;
+  const { excursion, startsPerDay } = best!.score;
   const nearer = points.filter((p) => p.score.excursion < excursion - 0.02);
   if (nearer.length === 0) return "Nothing that was tried stays nearer to the target";
-  const some = (fails: (s: Score["seasons"][number]) => boolean) => nearer.some((p) => p.score.seasons.some(fails));
-  const reasons = [
-    some((s) => s.reversalsPerDay > CHASE_PER_DAY) ? "let heat and cold chase each other" : "",
-    mostStarts !== null && some((s) => s.startsPerHour > mostStarts)
-      ? `start more than ${mostStarts} times an hour`
-      : "",
-    nearer.some((p) => p.score.holds && p.score.startsPerDay > startsPerDay)
-      ? "switch more often than it is worth"
-      : "",
-  ].filter(Boolean);
+  const dear = nearer.some((p) => p.score.holds && p.score.startsPerDay > startsPerDay);
+  const reasons = [...faultsOf(nearer), ...(dear ? ["switch more often than it is worth"] : [])];
   return `What stays nearer would ${reasons.join(" or ") || "leave too little between heat and cold, which then chase each other"}`;
 }
 

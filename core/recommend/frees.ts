@@ -11,6 +11,9 @@ const edit = (section: string, field: string, value: unknown): Edit => ({ sectio
 /** More than this is another job, not a wider band, K. */
 const WIDEST = 3;
 const RESERVE = 0.5;
+/** Places that people have, °C. */
+const COLDEST_PLACE = -10;
+const WARMEST_PLACE = 30;
 
 /** A tenth up: what is offered is a round number, and a little more than just enough. */
 const up = (d: number) => Math.ceil((d + 0.05) * 10) / 10;
@@ -93,7 +96,7 @@ function betterRoom({ room, roomSeries, unit, stages }: Chamber, demand: Demand)
     const t = warm
       ? whole(Math.min(room.high, target) - by)
       : whole(Math.max(room.low, Math.min(target, room.low)) + by);
-    if (warm ? t < -10 : t > target + by) return [];
+    if (t < COLDEST_PLACE || t > WARMEST_PLACE) return [];
     const edits = warm
       ? [...(t < room.low ? [edit("room", "low", t)] : []), edit("room", "high", t)]
       : [...(t > room.high ? [edit("room", "high", t)] : []), edit("room", "low", t)];

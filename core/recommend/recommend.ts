@@ -208,7 +208,7 @@ export function* searchOf(
   const moved = nearest!.edits.filter((e) => e.section !== "settings");
   const changed = applyEdits(record, moved);
   const [own] = setupsFor(changed, AS_IT_IS);
-  const demand = demandOf(own!.plan.chamber, own!.seasons, nearest!);
+  const demand = demandOf(own!.plan.chamber, own!.seasons, nearest!, points);
   const groups = freesOf(changed, own!.plan.chamber, demand);
   const frees: Free[] = [];
   for (const group of groups) {
