@@ -16,6 +16,8 @@ const shared = {
   modulePathIgnorePatterns: ["<rootDir>/.next"],
 };
 const config = {
+  // Few and long files: with one worker less than cores a core would idle.
+  maxWorkers: "100%",
   projects: [
     {
       ...shared,

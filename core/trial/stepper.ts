@@ -152,6 +152,9 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const canHeat = heaterPower > 0;
   const canCool = network.law.power > 0;
   const step1 = stepUnit;
+  // Held here, the inner loop asks no module and no global for them.
+  const none = NO_READING;
+  const { floor, round } = Math;
   const take = takeStep;
 
   const blind = unit.atFault === "blind";
@@ -200,11 +203,11 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       }
       untilProduct--;
 
-      let shown = NO_READING;
+      let shown = none;
       if (fault === 0) {
         let felt = x[probeNode]!;
-        if (sensorStep > 0) felt = Math.round(felt / sensorStep) * sensorStep;
-        shown = Math.floor(felt * perStep + shift + drift + (noise > 0 ? noise * noiseAt(step) : 0)) + offset;
+        if (sensorStep > 0) felt = round(felt / sensorStep) * sensorStep;
+        shown = floor(felt * perStep + shift + drift + (noise > 0 ? noise * noiseAt(step) : 0)) + offset;
       } else if (blind) shown = fault === 1 ? -1e6 : 1e6;
       drift += driftStep;
 
@@ -220,7 +223,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
           for (let c = 0; c < machines.length; c++) {
             const machine = machines[c]!;
             const own = c > 0 && second >= 0;
-            const reading = own ? Math.floor(x[second]! * perStep + secondShift) + offset : shown;
+            const reading = own ? floor(x[second]! * perStep + secondShift) + offset : shown;
             step1(machine, counts[c]!, reading, span);
             if (machine.heating) heatOut = true;
             if (machine.compressor) coldOut = true;
