@@ -1,10 +1,17 @@
 import { coldAvailable, coldNeeded, coolersFor, hasCooler, hasHeater, heaterFor, heatNeeded } from "../chamber";
+import { outletsOf } from "../controller";
 import { peakOwnHeat } from "../product";
 import { printDuration, printMeasure, measures } from "../quantity";
-import type { Rule } from "./types";
-import { percent, words } from "./words";
+import type { Case, Rule } from "./types";
+import { percent, TOLERANCE, words } from "./words";
 
 const watts = (w: number) => printMeasure(Math.round(w), measures.power, "metric");
+
+/** Past an end of its band once it had arrived. */
+const tooCold = ({ plan, trial }: Case) =>
+  trial.metrics.arrived !== null && trial.metrics.arrived.product.low < plan.chamber.stages[0]!.low - TOLERANCE;
+const tooWarm = ({ plan, trial }: Case) =>
+  trial.metrics.arrived !== null && trial.metrics.arrived.product.high > plan.chamber.stages[0]!.high + TOLERANCE;
 
 /** The product never gets into its band. */
 export const neverArrives: Rule = (c) => {
@@ -68,8 +75,7 @@ export const heaterTooWeak: Rule = (c) => {
   const stage = c.plan.chamber.stages[0]!;
   const power = hasHeater(c.plan.chamber) ? c.plan.chamber.heater.power : 0;
   const need = heatNeeded(c.plan.chamber, stage.target);
-  const sinks = metrics.arrived !== null && metrics.arrived.product.low < stage.low - 0.1;
-  if (!sinks || need <= power * 0.95) return null;
+  if (!tooCold(c) || need <= power * 0.95) return null;
   const { at, when, judged } = words(c);
   const better = heaterFor(need, c.plan.chamber.cabinet.kind);
   return {
@@ -97,12 +103,11 @@ export const coldTooWeak: Rule = (c) => {
   const { metrics } = c.trial;
   const { chamber } = c.plan;
   const stage = chamber.stages[0]!;
-  const warms = metrics.arrived !== null && metrics.arrived.product.high > stage.high + 0.1;
   const vessel = chamber.vessels[0]!;
   const peak = vessel.count * peakOwnHeat(vessel.product, vessel.volume, stage.target);
   const need = coldNeeded(chamber, stage.target, peak);
   const have = coldAvailable(chamber, stage.target, chamber.room.high);
-  if (!warms || need < 1 || need <= have * 0.95) return null;
+  if (!tooWarm(c) || need < 1 || need <= have * 0.95) return null;
   const { at, when } = words(c);
   return {
     id: "cold-too-weak",
@@ -132,7 +137,7 @@ export const heaterBarely: Rule = (c) => {
   const stage = c.plan.chamber.stages[0]!;
   const { power } = c.plan.chamber.heater;
   const need = heatNeeded(c.plan.chamber, stage.target);
-  if (!hasHeater(c.plan.chamber) || need > power * 0.95 || need < power * 0.75) return null;
+  if (!hasHeater(c.plan.chamber) || need < power * 0.75 || !c.trial.metrics.arrived || tooCold(c)) return null;
   const { at } = words(c);
   const better = heaterFor(need, c.plan.chamber.cabinet.kind);
   return {
@@ -140,7 +145,7 @@ export const heaterBarely: Rule = (c) => {
     severity: "note",
     station: "heat",
     title: "Little heat in reserve",
-    text: `In the coldest hour, room at ${at(c.plan.chamber.room.low)}, the heater has to be on ${percent(need / power)} of the time. A colder night or a door left open is more than it can mend.`,
+    text: `In the coldest hour, room at ${at(c.plan.chamber.room.low)}, the heater has to be on ${percent(Math.min(1, need / power))} of the time. A colder night or a door left open is more than it can mend.`,
     moment: null,
     remedies:
       better > power
@@ -152,5 +157,27 @@ export const heaterBarely: Rule = (c) => {
             },
           ]
         : [],
+  };
+};
+
+/** The cooling covers the hottest hour with hardly anything to spare. */
+export const coldBarely: Rule = (c) => {
+  const { chamber } = c.plan;
+  const stage = chamber.stages[0]!;
+  const vessel = chamber.vessels[0]!;
+  const peak = vessel.count * peakOwnHeat(vessel.product, vessel.volume, stage.target);
+  const need = coldNeeded(chamber, stage.target, peak);
+  const have = coldAvailable(chamber, stage.target, chamber.room.high);
+  if (!hasCooler(chamber) || !outletsOf(chamber.unit).cold || have <= 0) return null;
+  if (need < have * 0.75 || !c.trial.metrics.arrived || tooWarm(c)) return null;
+  const { at } = words(c);
+  return {
+    id: "cold-barely",
+    severity: "note",
+    station: "heat",
+    title: "Little cold in reserve",
+    text: `In the hottest hour, room at ${at(chamber.room.high)}${peak > 1 ? `, with ${watts(peak)} of the product\u2019s own heat` : ""}, the cooling has to run ${percent(Math.min(1, need / have))} of the time (estimate). A hotter day or a door left open is more than it can mend.`,
+    moment: c.trial.metrics.arrived.product.highAt,
+    remedies: [],
   };
 };

@@ -1,16 +1,11 @@
 import { hasCooler, hasHeater, heaterFor, heatNeeded } from "../chamber";
 import { outletsOf } from "../controller";
 import { measures, printDuration, printMeasure } from "../quantity";
-import type { Case, Rule } from "./types";
+import { highest } from "./traceEnds";
+import type { Rule } from "./types";
 import { words } from "./words";
 
 const watts = (w: number) => printMeasure(Math.round(w), measures.power, "metric");
-
-/** Highest temperature of a further line of the trace, °C; −∞ where it is not there. */
-const highest = ({ trial }: Case, kind: "heater" | "cold"): number => {
-  const layer = trial.trace.layers.find((l) => l.kind === kind);
-  return layer ? Math.max(...layer.high) : -Infinity;
-};
 
 /** An electronic switch in the heater: after its first cut it never heats again. */
 export const heaterStaysOff: Rule = (c) => {

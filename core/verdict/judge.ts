@@ -2,7 +2,7 @@ import type { Scale } from "../quantity";
 import type { Plan, Trial } from "../trial";
 import { airTooHot, airUnseen } from "./air";
 import { alarmBlind, alarmNagging } from "./alarms";
-import { coldTooWeak, heaterBarely, heaterTooWeak, neverArrives, slowArrival } from "./arrival";
+import { coldBarely, coldTooWeak, heaterBarely, heaterTooWeak, neverArrives, slowArrival } from "./arrival";
 import {
   fridgeStaysOff,
   fridgeThermostat,
@@ -12,6 +12,7 @@ import {
   lightOnProduct,
   surfaceHot,
 } from "./devices";
+import { outsideModel } from "./ground";
 import { doesNotFit, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
 import { allWell } from "./normal";
 import { differentialTooFine, limitsReversed, noAlarm, offsetHides, probeLoose, unitsFight } from "./reading";
@@ -51,6 +52,7 @@ const rules: readonly Rule[] = [
   differentialTooFine,
   alarmBlind,
   alarmNagging,
+  outsideModel,
   outsidePacket,
   twoTemperatures,
   lightOnProduct,
@@ -58,6 +60,7 @@ const rules: readonly Rule[] = [
   slowArrival,
   overshoot,
   heaterBarely,
+  coldBarely,
   heaterOversized,
   livesAtOneEnd,
   airUnseen,

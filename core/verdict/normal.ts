@@ -1,7 +1,7 @@
 import { hasCooler, hasHeater } from "../chamber";
 import { printDuration, printNumber } from "../quantity";
 import type { Case, Rule } from "./types";
-import { fromTo } from "./words";
+import { movesOrStays } from "./words";
 
 /** Sentences on what one will see while all is well; empty where the trial never settles. */
 export function whatIsNormal({ trial, scale, plan }: Case): string[] {
@@ -9,7 +9,7 @@ export function whatIsNormal({ trial, scale, plan }: Case): string[] {
   if (!settled || timeToBand === null) return [];
   const stage = plan.chamber.stages[0]!;
   const lines = [
-    `The display wanders from ${fromTo(settled.reading.low, settled.reading.high, scale)}, the ${stage.of === "air" ? "air" : "product"} itself from ${fromTo(settled.product.low, settled.product.high, scale)}.`,
+    `The display ${movesOrStays(settled.reading.low, settled.reading.high, scale, "wanders from")}, the ${stage.of === "air" ? "air" : "product"} itself ${movesOrStays(settled.product.low, settled.product.high, scale, "from")}.`,
   ];
   const cycle = (device: string, usual: { run: number; rest: number | null }, look: string) =>
     usual.rest === null

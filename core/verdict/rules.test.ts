@@ -47,6 +47,13 @@ const cases: [id: string, firing: ChamberRecord, silent: ChamberRecord, days?: n
     recordWith(...steadyRoom(17), ...band(19, 21), heaterOf(250)),
     recordWith(...steadyRoom(17), ...band(19, 21), heaterOf(40)),
   ],
+  ["cold-barely", recordWith(...steadyRoom(33), ...band(18, 22), set("cooler", "power", 15)), recordWith(...summer), 4],
+  [
+    "outside-model",
+    recordWith(...steadyRoom(-8), ...band(1, 4), heaterOf(0)),
+    recordWith(...steadyRoom(-8), ...band(1, 4)),
+  ],
+  ["outside-model", recordWith(...steadyRoom(44), ...band(41, 43)), recordWith(...steadyRoom(30), ...band(27, 29))],
   ["surface-hot", recordWith(...winter, heaterOf(180)), recordWith(...winter, heaterOf(40))],
   [
     "fridge-thermostat",

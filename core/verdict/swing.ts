@@ -2,7 +2,7 @@ import { happeningInfo, heaterFor, heatNeeded } from "../chamber";
 import { measures, printDuration, printMeasure } from "../quantity";
 import { backToAdvised, narrow, offered, shiftSetpoint, strapProbe } from "./remedies";
 import type { Case, Rule } from "./types";
-import { fromTo, percent, TOLERANCE, words } from "./words";
+import { movesOrStays, percent, TOLERANCE, words } from "./words";
 
 const baths = ["crock", "kettle"];
 /** Boxes in which the medium around the product is air. */
@@ -109,7 +109,7 @@ export const livesAtOneEnd: Rule = (c) => {
     severity: "note",
     station: "settings",
     title: away < 0 ? "It lives in the cold half of the band" : "It lives in the warm half of the band",
-    text: `Once settled the ${judged} moves from ${fromTo(product.low, product.high, c.scale)} and never comes nearer to the target of ${at(target)} than ${by(Math.abs(away))}: in this room only one of the two devices works.`,
+    text: `Once settled the ${judged} ${movesOrStays(product.low, product.high, c.scale)} and never comes nearer to the target of ${at(target)} than ${by(Math.abs(away))}: in this room only one of the two devices works.`,
     moment: away < 0 ? product.lowAt : product.highAt,
     remedies: offered(shiftSetpoint(c), narrow(c)),
   };

@@ -1,5 +1,6 @@
-import { outletsOf, pointsOf, USUAL_DELAY } from "../controller";
+import { outletsOf, USUAL_DELAY } from "../controller";
 import { printDuration } from "../quantity";
+import { causeOfChase } from "./chaseCause";
 import { CHASE_PER_DAY, MANY_HEATS, MANY_STARTS } from "./limits";
 import { backToAdvised, doubleCold, doubleHeat, offered, strapProbe, widenToMargins } from "./remedies";
 import type { Rule } from "./types";
@@ -7,25 +8,16 @@ import { words } from "./words";
 
 /** Heat and cold answer each other: the rule of chasing. */
 export const chasing: Rule = (c) => {
-  const { reversals, runOn } = c.trial.metrics;
+  const { reversals } = c.trial.metrics;
   if (reversals.perDay <= CHASE_PER_DAY || reversals.worstFrom === null) return null;
-  const { by, when } = words(c);
-  const { settings, margins, chamber } = c.plan;
-  const points = pointsOf(settings, chamber.unit);
-  const heatGap = points.coolOff - points.heatOn;
-  const coldGap = points.coolOn - points.heatOff;
-  const residualCold = Math.max(margins.heating - 0.2, runOn.cold) - heatGap;
-  const residualHeat = Math.max(margins.cooling - 0.2, runOn.heat) - coldGap;
-  const cause =
-    residualCold >= residualHeat
-      ? `the evaporator stays cold after the compressor stops and carries the probe ${by(Math.max(margins.heating - 0.2, runOn.cold))} on, more than the ${by(heatGap)} that lie between cold and heat`
-      : `the heater stays hot after it is cut and carries the probe ${by(Math.max(margins.cooling - 0.2, runOn.heat))} on, more than the ${by(coldGap)} that lie between heat and cold`;
+  const { when } = words(c);
+  const { text } = causeOfChase(c);
   return {
     id: "chasing",
     severity: "danger",
     station: "settings",
     title: "Heat and cold chase each other",
-    text: `${Math.round(reversals.perDay)} times a day one starts within 90 minutes of the other\u2019s stop (${when(reversals.worstFrom)}): ${cause}. ${chamber.unit.kind === "pair" ? "The two units do not know of each other. " : ""}A longer compressor delay does not cure it.`,
+    text: `${Math.round(reversals.perDay)} times a day one starts within 90 minutes of the other\u2019s stop (${when(reversals.worstFrom)}): ${text}. ${c.plan.chamber.unit.kind === "pair" ? "The two units do not know of each other. " : ""}A longer compressor delay does not cure it.`,
     moment: reversals.worstFrom,
     remedies: offered(widenToMargins(c), strapProbe(c), backToAdvised(c)),
   };

@@ -5,7 +5,7 @@ import { plainTrial, planOf, runTrial } from "../trial";
 import { judge } from "./judge";
 import { CHASE_PER_DAY } from "./limits";
 import type { Remedy, Severity, Verdict } from "./types";
-import { fromTo } from "./words";
+import { movesOrStays } from "./words";
 
 /** What a remedy does, found by running the trial with it. */
 export interface Effect {
@@ -41,7 +41,7 @@ export function weigh(
     const { settled, reversals, compressorStartsPerDay } = trial.metrics;
     const parts = settled
       ? [
-          `product ${fromTo(settled.product.low, settled.product.high, scale)}`,
+          `product ${movesOrStays(settled.product.low, settled.product.high, scale, "")}`,
           reversals.perDay > CHASE_PER_DAY ? `still ${Math.round(reversals.perDay)} reversals a day` : "no chasing",
           compressorStartsPerDay === 0
             ? "the compressor never starts"

@@ -25,3 +25,9 @@ export const percent = (share: number): string => `${Math.round(share * 100)}\u0
 /** "18.4 to 20.2 °C" */
 export const fromTo = (low: number, high: number, scale: Scale): string =>
   `${printTemperature(low as Temperature, scale).replace(/\u00a0.*/, "")} to ${printTemperature(high as Temperature, scale)}`;
+
+/** "moves from 18.4 to 20.2 °C", or "stays at 18.4 °C" where both ends print alike. */
+export function movesOrStays(low: number, high: number, scale: Scale, moves = "moves from"): string {
+  const [from, to] = [low, high].map((t) => printTemperature(t as Temperature, scale));
+  return from === to ? `stays at ${to}` : `${moves} ${fromTo(low, high, scale)}`.trimStart();
+}
