@@ -54,7 +54,7 @@ export function Recommend() {
               <X size={18} aria-hidden /> Stop
             </button>
             <progress
-              className="accent-base-content h-3 w-56"
+              className="progress h-3 w-56"
               max={progress?.of ?? 1}
               value={progress?.done ?? 0}
               aria-label="Progress of the search"

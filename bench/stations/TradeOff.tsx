@@ -30,13 +30,16 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
     { name: "now", point: found.present },
     ...found.schools.map((s, i) => ({ name: i === 0 ? "middle" : "edge", point: s.point })),
   ];
-  const all = [...found.points, ...named.map((n) => n.point)];
-  const sorted = [...all].sort((a, b) => a.score.excursion - b.score.excursion);
   const swing = (p: TradePoint) => differenceInScale(kelvins(p.score.excursion), scale);
-  const mostX = Math.min(Math.max(...all.map(swing)), 4 * Math.min(...all.map(swing)) + 0.5) * 1.05;
+  const tightest = Math.min(...[...found.points, ...named.map((n) => n.point)].map(swing));
+  // Points several times further out than the best would press the rest together: only those with a name are shown.
+  const points = found.points.filter((p) => swing(p) <= 4 * tightest + 0.5);
+  const all = [...points, ...named.map((n) => n.point)];
+  const sorted = [...all].sort((a, b) => a.score.excursion - b.score.excursion);
+  const mostX = Math.max(...all.map(swing)) * 1.05;
   const mostY = Math.max(4, ...all.map((p) => p.score.startsPerDay)) * 1.1;
-  const x = (p: TradePoint) => LEFT + (Math.min(swing(p), mostX) / mostX) * (width - LEFT - RIGHT);
-  const y = (p: TradePoint) => TOP + (1 - Math.min(p.score.startsPerDay, mostY) / mostY) * (HEIGHT - TOP - BOTTOM);
+  const x = (p: TradePoint) => LEFT + (swing(p) / mostX) * (width - LEFT - RIGHT);
+  const y = (p: TradePoint) => TOP + (1 - p.score.startsPerDay / mostY) * (HEIGHT - TOP - BOTTOM);
   const keys = (event: KeyboardEvent) => {
     const by =
       event.key === "ArrowRight" || event.key === "ArrowUp"
@@ -54,7 +57,7 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
     return Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
   };
   // What holds is drawn over what does not.
-  const drawn = [...found.points].sort((a, b) => Number(a.score.holds) - Number(b.score.holds));
+  const drawn = [...points].sort((a, b) => Number(a.score.holds) - Number(b.score.holds));
   const labels = namesAbove(
     [...(found.best ? [{ name: "best", point: found.best }] : []), ...named].map(({ name, point }) => ({
       name,
