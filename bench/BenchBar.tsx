@@ -4,7 +4,7 @@ import { ArrowLeft, ChevronLeft, ChevronRight, Keyboard, Printer, Redo2, Undo2 }
 import Link from "next/link";
 import { stations, type Station } from "@/core/model";
 import { showShortcuts } from "@/parts/common";
-import { redo, setPreferences, undo, useWorkshop } from "@/workshop";
+import { labelsOf, redo, setPreferences, undo, useWorkshop } from "@/workshop";
 import { ChamberName } from "./ChamberName";
 import { useBench } from "./context";
 import { stateOf, stateWords, stationInfo, type StationState } from "./stations";
@@ -19,8 +19,8 @@ const glyphs: Record<StationState, string> = { settled: "\u2713", warning: "!", 
 /** Name, path of stations, undo, units: the one bar of the bench. */
 export function BenchBar({ station, onStation }: Props) {
   const { record, verdicts, preferences } = useBench();
-  const past = useWorkshop((s) => s.past.at(-1)?.label);
-  const future = useWorkshop((s) => s.future.at(-1)?.label);
+  const past = useWorkshop((s) => labelsOf(s).undo);
+  const future = useWorkshop((s) => labelsOf(s).redo);
   const save = useWorkshop((s) => s.save);
   const index = stations.indexOf(station);
   const { number, name } = stationInfo[station];

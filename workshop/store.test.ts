@@ -12,6 +12,8 @@ import {
   setPreferences,
   settle,
   settleConflict,
+  labelsOf,
+  sitAt,
   undo,
   useWorkshop,
 } from "./store";
@@ -107,6 +109,49 @@ describe("undo and redo", () => {
     editChamber(id, setpoint(17), "setpoint");
     expect(redo()).toBeNull();
     expect(settingOf(id)).toBe(17);
+  });
+});
+
+describe("undo at a desk", () => {
+  it("stays with the chamber that is worked on; on the Shelf it goes back through all", () => {
+    const [mine, other] = [own("Mine"), own("Other")];
+    editChamber(mine, setpoint(18), "mine");
+    editChamber(other, setpoint(5), "other");
+    sitAt(mine);
+    expect(labelsOf(useWorkshop.getState())).toEqual({ undo: "mine", redo: null });
+    expect(undo()).toBe("mine");
+    expect(settingOf(mine)).toBeUndefined();
+    expect(settingOf(other)).toBe(5);
+    // What is done elsewhere does not take the way back from here.
+    sitAt(other);
+    editChamber(other, setpoint(6), "other again");
+    sitAt(mine);
+    expect(redo()).toBe("mine");
+    expect(settingOf(mine)).toBe(18);
+    sitAt(null);
+    expect(undo()).toBe("mine");
+    expect(undo()).toBe("other again");
+    expect(settingOf(other)).toBe(5);
+  });
+
+  it("does not tear a step over several chambers apart from what was done to them since", () => {
+    const [mine, other] = [own("Mine"), own("Other")];
+    bringIn(
+      [
+        { ...chamberById(mine)!, name: "Back" },
+        { ...chamberById(other)!, name: "Back too" },
+      ],
+      "backup",
+    );
+    editChamber(other, setpoint(5), "other");
+    sitAt(mine);
+    expect(undo()).toBeNull();
+    sitAt(null);
+    expect(undo()).toBe("other");
+    sitAt(mine);
+    expect(undo()).toBe("backup");
+    expect(chamberById(other)?.name).toBe("Other");
+    sitAt(null);
   });
 });
 

@@ -2,7 +2,7 @@ import { nanoid } from "nanoid";
 import { create } from "zustand";
 import { newChamber, tryChange, tryEdits, type Change as RecordChange } from "@/core/chamber";
 import { type ChamberRecord, type Edit, type PreferencesRecord, type Station, type WorkshopRecord } from "@/core/model";
-import { forget, remember, type Change, type History } from "./history";
+import { forget, nextOn, remember, type Change, type History } from "./history";
 import { firstPreferences, PREFERENCES_ID } from "./preferences";
 import { dropAside, readAll, readOne, write, type Aside } from "./storage";
 import { openLine, type Line } from "./tabs";
@@ -25,6 +25,8 @@ interface WorkshopState extends History {
   conflict: Conflict | null;
   /** Another tab of this profile is open. */
   company: boolean;
+  /** The record that is being worked on: undo stays with it. Null on the Shelf and in the other rooms. */
+  desk: string | null;
 }
 
 const now = () => new Date().toISOString();
@@ -37,6 +39,7 @@ export const useWorkshop = create<WorkshopState>(() => ({
   save: "saved",
   conflict: null,
   company: false,
+  desk: null,
   past: [],
   future: [],
 }));
@@ -185,22 +188,28 @@ export function setPreferences(change: Partial<PreferencesRecord>): void {
   writer.put(PREFERENCES_ID, preferences);
 }
 
+/** Sits down at a record, or gets up (null). */
+export const sitAt = (desk: string | null): void => set({ desk });
+
+/** The labels of what undo and redo would do here. */
+export const labelsOf = ({ past, future, desk }: WorkshopState): { undo: string | null; redo: string | null } => ({
+  undo: nextOn(past, desk)?.label ?? null,
+  redo: nextOn(future, desk)?.label ?? null,
+});
+
 function travel(from: "past" | "future"): string | null {
   const state = get();
-  const step = state[from].at(-1);
+  const step = nextOn(state[from], state.desk);
   if (!step) return null;
+  const to = from === "past" ? "future" : "past";
   place(step.changes, from === "past" ? "before" : "after");
-  set(
-    from === "past"
-      ? { past: state.past.slice(0, -1), future: [...state.future, step] }
-      : { future: state.future.slice(0, -1), past: [...state.past, step] },
-  );
+  set({ [from]: state[from].filter((s) => s !== step), [to]: [...state[to], step] });
   const preferences = get().records[PREFERENCES_ID];
   if (preferences?.kind === "preferences") set({ preferences });
   return step.label;
 }
 
-/** Takes the last step back; returns its label. */
+/** Takes the last step back, at a desk the last one on its record; returns its label. */
 export const undo = (): string | null => travel("past");
 export const redo = (): string | null => travel("future");
 
