@@ -1,5 +1,6 @@
 "use client";
 
+import dynamic from "next/dynamic";
 import { labelOf, parametersOf, pointsOf, unitKindTable } from "@/core/controller";
 import type { SettingName, Wish } from "@/core/model";
 import { printBoth, printTemperature } from "@/core/quantity";
@@ -11,13 +12,15 @@ import { useBench } from "../context";
 import { Fields } from "../Fields";
 import { ThreeRanges } from "../ThreeRanges";
 import { ValueField } from "../ValueField";
-import { Recommend } from "./Recommend";
 import { Remarks } from "./Remarks";
 import { ReadBack } from "./ReadBack";
 import { settingKind } from "./settingKind";
 import { TwoLimits } from "./TwoLimits";
 import { UnitSheet } from "./UnitSheet";
 import { UnitOptions } from "./UnitOptions";
+
+// The search comes after the page: its words and picture are wanted only once it is asked for.
+const Recommend = dynamic(() => import("./Recommend").then((m) => m.Recommend), { ssr: false });
 
 const wishes: { value: Wish; label: string; note: string }[] = [
   { value: "band", label: "By the band", note: "Heat and cold come on at its ends and go off at the target." },

@@ -2,6 +2,7 @@ import { coldNeeded } from "../chamber";
 import type { ChamberRecord, Edit } from "../model";
 import { celsius } from "../quantity";
 import { recordWith } from "../testing/build";
+import { randomChambers } from "../testing/randomChambers";
 import { plainTrial, planOf, runTrial } from "../trial";
 import { tryEdits } from "../chamber";
 import {
@@ -102,6 +103,26 @@ describe("the best settings", () => {
         expect(reversals.perDay).toBeLessThanOrEqual(3);
       }
     }
+  });
+
+  it("of sixteen random chambers: what is given never fails in the chamber's own seasons at the usual step", () => {
+    let given = 0;
+    for (const of of randomChambers(16, 4711)) {
+      const { best } = run(of).found;
+      if (!best) continue;
+      given++;
+      const tried = tryEdits(of, best.edits);
+      if (!tried.ok) throw new Error(tried.problem);
+      const { chamber, settings } = planOf(tried.value);
+      const { low, high } = chamber.stages[0]!;
+      for (const season of seasonsOf(chamber)) {
+        const { metrics } = runTrial(plainTrial(season.chamber, settings, 6));
+        expect(metrics.settled!.product.low).toBeGreaterThan(low - 0.1);
+        expect(metrics.settled!.product.high).toBeLessThan(high + 0.1);
+        expect(metrics.reversals.perDay).toBeLessThanOrEqual(3.2);
+      }
+    }
+    expect(given).toBeGreaterThan(4);
   });
 
   it("are the same however the work is dealt, explained in two sentences, beside the present and both schools", () => {

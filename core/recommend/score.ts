@@ -10,6 +10,7 @@ import {
   plainTrial,
   REVERSAL_WITHIN,
   startRun,
+  stepFor,
   type RunState,
   type Watcher,
 } from "../trial";
@@ -52,13 +53,22 @@ export interface Score {
 const DAY = 86_400;
 const TOLERANCE = 0.05;
 
-/** How long a season is run, days to warm up and to look at, at which step, s. */
-const spanOf = (chamber: Chamber): { warmUp: number; look: number; dt: number } =>
-  isQuick(chamber.cabinet.kind)
-    ? // Pots, kettles and smokers answer in minutes and are used for a day (estimate).
-      { warmUp: 0.25, look: 0.75, dt: 2 }
-    : // The design's reference: within 0.05 K of 30 days.
-      { warmUp: 1, look: 3, dt: 10 };
+/** How long a season is run, days to warm up and to look at, and at which step, s. */
+export interface Span {
+  warmUp: number;
+  look: number;
+  dt: number;
+}
+
+/** For searching: within 0.05 K of 30 days by the design's reference; pots and smokers are used for a day (estimate). */
+export const searchSpan = (chamber: Chamber): Span =>
+  isQuick(chamber.cabinet.kind) ? { warmUp: 0.25, look: 0.75, dt: 2 } : { warmUp: 1, look: 3, dt: 10 };
+
+/** For the last word: the step of every other trial, and twice as long. */
+export const closeSpan = (chamber: Chamber): Span => {
+  const { warmUp, look } = searchSpan(chamber);
+  return { warmUp, look: 2 * look, dt: stepFor(chamber, 1) };
+};
 
 /**
  * Starts an hour, of the compressor or else of what heats: where they begin to cost dearly, and the most that holds.
@@ -125,8 +135,8 @@ class Look implements Watcher {
   }
 }
 
-function scoreSeason(season: Season, settings: Settings, cools: boolean): SeasonScore {
-  const { warmUp, look: days, dt } = spanOf(season.chamber);
+function scoreSeason(season: Season, settings: Settings, cools: boolean, span: Span): SeasonScore {
+  const { warmUp, look: days, dt } = span;
   const run = startRun(plainTrial(season.chamber, settings, warmUp + days, dt));
   const look = new Look(judgedNode(run.network, season.chamber.stages[0]!), (warmUp * DAY) / dt, dt);
   advance(run, run.steps, look);
@@ -152,6 +162,7 @@ export function scoreOf(
   rest: Settings,
   cools: boolean,
   settings = settingsOf(candidate, chamber, rest),
+  span = searchSpan(chamber),
 ): Score {
   const stage = chamber.stages[0]!;
   const points = pointsOf(settings, chamber.unit);
@@ -160,7 +171,7 @@ export function scoreOf(
   const short =
     Math.max(0, MARGIN_RESERVE - spare(points.heatOff - points.heatOn, least.heating)) +
     Math.max(0, MARGIN_RESERVE - spare(points.coolOn - points.coolOff, least.cooling));
-  const scores = seasons.map((season) => scoreSeason(season, settings, cools));
+  const scores = seasons.map((season) => scoreSeason(season, settings, cools, span));
   const low = Math.min(...scores.map((s) => s.low));
   const high = Math.max(...scores.map((s) => s.high));
   const starts = startLimits(chamber, cools);

@@ -2,7 +2,7 @@ import { hasCooler, heaterFor, heaterSizes, heatNeeded } from "../chamber";
 import { outletsOf, parametersOf } from "../controller";
 import { applyEdits, probePlaces, type ChamberRecord, type Edit, type ProbePlace, type Settings } from "../model";
 import { planOf, type Plan } from "../trial";
-import { scoreOf, settingsOf, type Candidate } from "./score";
+import { closeSpan, scoreOf, searchSpan, settingsOf, type Candidate } from "./score";
 import { seasonsOf, type Season } from "./seasons";
 import type { RecommendOptions, TradePoint } from "./types";
 
@@ -76,6 +76,8 @@ export interface Task {
   centre: boolean;
   /** The settings as keyed in, where no candidate stands for them. */
   keyed?: Settings;
+  /** At the step of every other trial and for longer: the last word on a candidate. */
+  closely?: boolean;
 }
 
 export interface Tried {
@@ -88,14 +90,22 @@ const CENTRINGS = 2;
 const CENTRED = 0.05;
 
 /** Tries a candidate in every season. Depends on nothing but its arguments: any worker gives the same answer. */
-export function tryTask(setups: readonly Setup[], { setup: at, candidate, centre, keyed }: Task): Tried {
+export function tryTask(setups: readonly Setup[], { setup: at, candidate, centre, keyed, closely }: Task): Tried {
   const setup = setups[at]!;
   const { plan, seasons } = setup;
   const cools = hasCooler(plan.chamber) && outletsOf(plan.chamber.unit).cold;
   const { target } = plan.ask;
   let trials = 0;
   const point = (of: Candidate): TradePoint => {
-    const score = scoreOf(of, plan.chamber, seasons, plan.settings, cools, keyed);
+    const score = scoreOf(
+      of,
+      plan.chamber,
+      seasons,
+      plan.settings,
+      cools,
+      keyed,
+      (closely ? closeSpan : searchSpan)(plan.chamber),
+    );
     trials += seasons.length;
     return {
       score,
