@@ -2,7 +2,7 @@ import Ajv2020 from "ajv/dist/2020";
 import { bandOf } from "@/core/controller";
 import { describe as describeChamber, newChamber } from "@/core/chamber";
 import type { Settings, Unit } from "@/core/model";
-import { calls, examples, knock, lookAt, MOST_BYTES, openapi, requests, type Call } from ".";
+import { calls, examples, knock, lookAt, MOST_BYTES, openapi, readAtMost, requests, type Call } from ".";
 
 jest.setTimeout(90_000);
 
@@ -54,6 +54,37 @@ describe("answers", () => {
     const body = { chamber: { cabinet: { kind: { value: "chest", origin: "typed" } } } };
     const [a, b] = [await ask("recommendation", body), await ask("recommendation", body)];
     expect(a.answer).toEqual(b.answer);
+  });
+});
+
+describe("reading a body", () => {
+  const stream = (...parts: string[]) => new Response(new Blob(parts)).body;
+  it("joins what comes in pieces, also a letter that is torn apart", async () => {
+    const bytes = new TextEncoder().encode("20 °C");
+    const torn = new ReadableStream<Uint8Array>({
+      start(controller) {
+        controller.enqueue(bytes.slice(0, 4));
+        controller.enqueue(bytes.slice(4));
+        controller.close();
+      },
+    });
+    expect(bytes).toHaveLength(6);
+    expect(await readAtMost(torn, 6)).toBe("20 °C");
+    expect(await readAtMost(stream("{", "}"), 100)).toBe("{}");
+    expect(await readAtMost(null, 100)).toBe("");
+    expect(await readAtMost(stream("x".repeat(101)), 100)).toBeNull();
+  });
+  it("stops reading a stream that never ends", async () => {
+    let given = 0;
+    const endless = new ReadableStream<Uint8Array>({
+      pull(controller) {
+        given++;
+        controller.enqueue(new Uint8Array(1000));
+      },
+    });
+    expect(await readAtMost(endless, 10_000)).toBeNull();
+    expect(given).toBeLessThan(100);
+    expect((await knock("trial", JSON_TYPE, null)).status).toBe(413);
   });
 });
 

@@ -94,15 +94,15 @@ async function answer(call: Call, body: unknown): Promise<Reply> {
 /**
  * Answers one call of a script. It keeps nothing: the data stay with the caller.
  * @param name the last part of the address
- * @param text the body as it came
+ * @param text the body as it came; null where it was longer than allowed
  */
-export async function knock(name: string, type: string | null, text: string): Promise<Reply> {
+export async function knock(name: string, type: string | null, text: string | null): Promise<Reply> {
   const call = calls.find((c) => c === name);
   if (!call)
     return refuse(404, "", `There is no call \u201c${name.slice(0, 40)}\u201d.`, `Use one of ${calls.join(", ")}.`);
   if (!type?.toLowerCase().startsWith("application/json"))
     return refuse(415, "", "The body is no JSON by its Content-Type.", "Send Content-Type: application/json.");
-  if (text.length > MOST_BYTES)
+  if (text === null || text.length > MOST_BYTES)
     return refuse(
       413,
       "",

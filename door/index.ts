@@ -1,3 +1,4 @@
+export * from "./body";
 export * from "./door";
 export * from "./examples";
 export * from "./openapi";

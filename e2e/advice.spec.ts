@@ -69,6 +69,7 @@ test("a verdict of a device is tried, kept and undone", async ({ page }) => {
 test("the door for scripts over HTTP: answers, refuses with a reason, survives a crowd; its page shows worked calls", async ({
   page,
   request,
+  baseURL,
 }) => {
   const trial = await request.post("/api/v1/trial", { data: { chamber: {}, days: 2, bins: 48 } });
   expect(trial.status()).toBe(200);
@@ -87,6 +88,19 @@ test("the door for scripts over HTTP: answers, refuses with a reason, survives a
     data: Buffer.from(`{"chamber":{},"x":"${"a".repeat(700_000)}"}`),
   });
   expect(huge.status()).toBe(413);
+  // A body in pieces that never says how long it is.
+  let left = 20;
+  const pieces = new ReadableStream<Uint8Array>({
+    pull: (controller) =>
+      left-- > 0 ? controller.enqueue(new TextEncoder().encode(" ".repeat(50_000))) : controller.close(),
+  });
+  const streamed = await fetch(new URL("/api/v1/settings", baseURL), {
+    method: "POST",
+    headers: { "Content-Type": "application/json" },
+    body: pieces,
+    duplex: "half",
+  } as RequestInit);
+  expect(streamed.status).toBe(413);
   expect((await request.get("/api/v1/trial")).status()).toBe(405);
   const crowd = await Promise.all(
     Array.from({ length: 80 }, () => request.post("/api/v1/settings", { data: { chamber: {} } })),

@@ -1,12 +1,11 @@
-import { knock, MOST_BYTES } from "@/door";
+import { knock, MOST_BYTES, readAtMost } from "@/door";
 
 export const dynamic = "force-dynamic";
 
-/** Hands a call over to the door; a body that says it is too large is not read at all. */
+/** Hands a call over to the door; a body is read no further than the door takes. */
 export async function POST(request: Request, { params }: { params: Promise<{ call: string }> }): Promise<Response> {
   const { call } = await params;
-  const said = Number(request.headers.get("content-length") ?? 0);
-  const text = said > MOST_BYTES ? " ".repeat(MOST_BYTES + 1) : await request.text();
+  const text = await readAtMost(request.body, MOST_BYTES);
   const { status, body, headers } = await knock(call, request.headers.get("content-type"), text);
   return new Response(body, {
     status,
