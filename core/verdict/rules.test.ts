@@ -1,5 +1,5 @@
 import type { ChamberRecord, Edit } from "../model";
-import { addVessel } from "../chamber";
+import { addVessel, tryEdits } from "../chamber";
 import { celsius, kelvins } from "../quantity";
 import { heaterOf, meeting, probeAt, recordWith, steadyRoom } from "../testing/build";
 import { plainTrial, planOf, runTrial } from "../trial";
@@ -192,6 +192,19 @@ describe("further rules on real trials", () => {
     expect(verdict.text).toMatch(/\d/);
     expect(verdict.text).not.toMatch(/NaN|Infinity|undefined|null/);
   });
+
+  it.each(cases)(
+    "%s: of the remedies that it offers at least one cures it, by a trial run here",
+    (id, firing, _, days = 5) => {
+      const { remedies } = verdictsOn(firing, days).find((v) => v.id === id)!;
+      const cured = remedies.filter(({ edits }) => {
+        const changed = tryEdits(firing, edits);
+        if (!changed.ok) throw new Error(changed.problem);
+        return !verdictsOn(changed.value, days).some((v) => v.id === id);
+      });
+      if (remedies.length > 0) expect(cured.map((r) => r.id)).not.toEqual([]);
+    },
+  );
 
   it("what happens by a happening is told apart from what the settings do", () => {
     const cut = meeting(recordWith(...winter), { kind: "powerCut", at: 48 * HOUR, lasting: 12 * HOUR });

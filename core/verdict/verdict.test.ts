@@ -1,3 +1,4 @@
+import { tryEdits } from "../chamber";
 import type { ChamberRecord, Edit, SectionName } from "../model";
 import { celsius } from "../quantity";
 import { heaterOf, probeAt, recordWith, steadyRoom } from "../testing/build";
@@ -128,6 +129,19 @@ describe("remedies", () => {
     );
     expect(effects.some((e) => e.cures && !e.harms)).toBe(true);
     for (const effect of effects) expect(effect.text).toMatch(/Then/);
+  });
+});
+
+describe("of the remedies that a verdict offers", () => {
+  it.each(cases)("%s: at least one cures it, by a trial run here", (id, firing) => {
+    const record = recordWith(...firing);
+    const { remedies } = verdictsOn(record).find((v) => v.id === id)!;
+    const cured = remedies.filter(({ edits }) => {
+      const changed = tryEdits(record, edits);
+      if (!changed.ok) throw new Error(changed.problem);
+      return !verdictsOn(changed.value).some((v) => v.id === id);
+    });
+    if (remedies.length > 0) expect(cured).not.toEqual([]);
   });
 });
 
