@@ -41,6 +41,44 @@ describe("the description", () => {
   });
 });
 
+describe("answers, checked against their description by a validator that is not ours", () => {
+  const doc = openapi() as { components: { schemas: Record<string, object> } };
+  const validator = new Ajv2020({ strict: false, validateFormats: false, allErrors: true });
+  const typed = (value: unknown) => ({ value, origin: "typed" });
+  const fire = {
+    cabinet: { kind: typed("drum") },
+    heater: { kind: typed("charcoal") },
+    unit: { kind: typed("heatOnly") },
+    vessels: [{ vessel: {}, product: { kind: typed("hold") } }],
+    stages: [{ stage: { low: typed(105), high: typed(115) } }],
+  };
+  const lost = { heater: { power: typed(0) }, room: { low: typed(-5), high: typed(0) } };
+  const cut = { happenings: [{ id: "a", kind: "powerCut", at: 80_000, lasting: 3600 }] };
+  const bodies: [string, Call, object][] = [
+    ...examples.map((e): [string, Call, object] => [e.title, e.call, e.body]),
+    ["a fire", "trial", { chamber: fire, days: 1 }],
+    ["a chamber that never arrives", "trial", { chamber: lost, days: 1 }],
+    ["a power cut", "trial", { chamber: cut, days: 2 }],
+    ["verdicts on it", "verdicts", { chamber: lost, days: 2 }],
+    [
+      "two limits in °F",
+      "settings",
+      { chamber: { unit: { kind: typed("twoLimits"), scale: typed("F") } }, scale: "F" },
+    ],
+    ["a demand that binds", "recommendation", { chamber: lost }],
+  ];
+  it.each(bodies)("%s: %s", async (_, call, body) => {
+    const validate = validator.compile(doc.components.schemas[`${call}-answer`]!);
+    const { status, answer } = await ask(call, body);
+    expect(status).toBe(200);
+    validate(answer);
+    expect(validate.errors ?? []).toEqual([]);
+    // And it says what is in it: without its first field it is no such answer.
+    const [first] = Object.keys(answer);
+    expect(validate({ ...answer, [first!]: undefined, surprise: 1 })).toBe(false);
+  });
+});
+
 describe("answers", () => {
   it("settings go back to the band that they came from", async () => {
     const { answer } = await ask("settings", examples[0]!.body);

@@ -1,11 +1,9 @@
 import * as z from "zod";
+import { responses } from "./responses";
 import { callWords, calls, problem, requests } from "./schemas";
 
-const schemaOf = (schema: z.ZodType): object => {
-  const { $schema: _, ...plain } = z.toJSONSchema(schema, { target: "draft-2020-12", io: "input" }) as Record<
-    string,
-    unknown
-  >;
+const schemaOf = (schema: z.ZodType, io: "input" | "output" = "input"): object => {
+  const { $schema: _, ...plain } = z.toJSONSchema(schema, { target: "draft-2020-12", io }) as Record<string, unknown>;
   return plain;
 };
 
@@ -38,7 +36,10 @@ export const openapi = (): object => ({
             content: { "application/json": { schema: { $ref: `#/components/schemas/${call}` } } },
           },
           responses: {
-            200: { description: "The answer", content: { "application/json": { schema: { type: "object" } } } },
+            200: {
+              description: "The answer",
+              content: { "application/json": { schema: { $ref: `#/components/schemas/${call}-answer` } } },
+            },
             ...Object.fromEntries(
               Object.entries(failures).map(([status, description]) => [
                 status,
@@ -53,6 +54,7 @@ export const openapi = (): object => ({
   components: {
     schemas: {
       ...Object.fromEntries(calls.map((call) => [call, schemaOf(requests[call])])),
+      ...Object.fromEntries(calls.map((call) => [`${call}-answer`, schemaOf(responses[call], "output")])),
       problem: schemaOf(problem),
     },
   },

@@ -13,6 +13,10 @@ test("the best numbers: found, stopped, found again, a point of the picture trie
   await part.getByRole("button", { name: "Find the best numbers" }).click();
   await expect(part.getByRole("button", { name: "Search again" })).toBeVisible({ timeout: 60_000 });
   await expect(part.locator("[data-part='explanation']")).toHaveCount(2);
+  await page.keyboard.press("5");
+  await expect(part).toHaveCount(0);
+  await page.keyboard.press("6");
+  await expect(part.locator("[data-part='explanation']")).toHaveCount(2);
   const picture = part.getByRole("slider", { name: /Points of the trade-off/ });
   await expect(picture).toHaveAttribute("aria-valuetext", /from the target at the most, \d+ starts a day/);
   await picture.focus();

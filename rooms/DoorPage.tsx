@@ -23,7 +23,7 @@ export function DoorPage() {
             ))}
           </dl>
           <p>
-            What each takes stands in{" "}
+            What each takes and returns stands in{" "}
             <a className="underline" href="/api/v1/openapi.json">
               /api/v1/openapi.json
             </a>{" "}

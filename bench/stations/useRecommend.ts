@@ -14,35 +14,52 @@ export interface SearchState {
   failed: boolean;
 }
 
+/** The last answer of each chamber: going to another station and back loses nothing. */
+const answers = new Map<string, SearchState["answer"]>();
+
+let searches = 0;
+
 /** A search for the best settings in a worker of its own, with progress and cancel. */
 export function useRecommend(record: ChamberRecord) {
-  const [state, setState] = useState<SearchState>({ running: false, progress: null, answer: null, failed: false });
-  const alive = useRef(true);
-  useEffect(() => {
-    alive.current = true;
-    return () => {
-      alive.current = false;
-      void searchBench().cancelRecommend();
-    };
-  }, []);
+  const [state, setState] = useState<SearchState>({
+    running: false,
+    progress: null,
+    answer: answers.get(record.id) ?? null,
+    failed: false,
+  });
+  /** Number of the search that is running, 0 for none: what an ended one still has to say is not listened to. */
+  const running = useRef(0);
+  useEffect(
+    () => () => {
+      if (running.current) void searchBench().cancelRecommend();
+      running.current = 0;
+    },
+    [],
+  );
   const start = useCallback(
     async (options: RecommendOptions) => {
+      const mine = (running.current = ++searches);
+      const still = () => running.current === mine;
       setState((s) => ({ ...s, running: true, progress: null, failed: false }));
       try {
         const found = await searchBench().recommend(
           record,
           options,
-          proxy((progress: Progress) => alive.current && setState((s) => ({ ...s, progress }))),
+          proxy((progress: Progress) => still() && setState((s) => ({ ...s, progress }))),
         );
-        if (!alive.current) return;
-        setState((s) => ({ ...s, running: false, progress: null, answer: found ? { of: record, found } : s.answer }));
+        if (!still() || !found) return;
+        const answer = { of: record, found };
+        answers.set(record.id, answer);
+        running.current = 0;
+        setState({ running: false, progress: null, answer, failed: false });
       } catch {
-        if (alive.current) setState((s) => ({ ...s, running: false, progress: null, failed: true }));
+        if (still()) setState((s) => ({ ...s, running: false, progress: null, failed: true }));
       }
     },
     [record],
   );
   const cancel = useCallback(() => {
+    running.current = 0;
     void searchBench().cancelRecommend();
     setState((s) => ({ ...s, running: false, progress: null }));
   }, []);

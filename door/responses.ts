@@ -1,0 +1,181 @@
+import * as z from "zod";
+import { probePlaces, sectionShapes, settingsShape, stations, type SectionName } from "@/core/model";
+import { channels } from "@/core/trial";
+import type { Call } from "./schemas";
+
+const celsius = z.number().describe("°C");
+const kelvins = z.number().describe("K");
+const seconds = z.number().describe("s");
+const share = z.number().min(0).max(1);
+const joules = z.number().describe("J");
+const text = z.string();
+const texts = z.array(z.string());
+/** A number that may be without end: JSON has no infinity. */
+const endless = z.number().nullable();
+
+const settings = z.strictObject(settingsShape);
+const points = z.strictObject({ heatOn: celsius, heatOff: celsius, coolOn: celsius, coolOff: celsius });
+const question = z.strictObject({ id: text, field: z.enum(Object.keys(settingsShape)), text });
+
+const sections = Object.keys(sectionShapes) as SectionName[];
+const edit = z
+  .strictObject({
+    section: z.enum(sections),
+    field: z.string(),
+    index: z.int().optional(),
+    value: z.unknown().optional().describe("Without a value the default is put back."),
+  })
+  .describe("One change of one value of a chamber.");
+const edits = z.array(edit);
+
+const line = z.array(endless);
+const lines = z.strictObject(
+  Object.fromEntries(channels.map((c) => [c, line])) as Record<(typeof channels)[number], typeof line>,
+);
+const trace = z.strictObject({
+  bins: z.int(),
+  from: seconds,
+  width: seconds.describe("Width of a bin, s"),
+  low: lines.describe("Lowest of each line, bin by bin, °C"),
+  high: lines.describe("Highest of each line, bin by bin, °C"),
+  layers: z.array(z.strictObject({ kind: text, index: z.int(), low: line, high: line })),
+  heat: z.array(share).describe("Share of each bin that the heat was on"),
+  cold: z.array(share),
+  alarm: z.array(share),
+});
+
+const span = z.strictObject({ low: celsius, high: celsius, lowAt: seconds, highAt: seconds });
+const usual = z.strictObject({ run: seconds, rest: seconds.nullable() }).nullable();
+const energy = [
+  "heater",
+  "product",
+  "evaporated",
+  "fan",
+  "defrost",
+  "brought",
+  "cold",
+  "lost",
+  "stored",
+  "cooler",
+  "melted",
+];
+const metrics = z.strictObject({
+  seconds,
+  timeToBand: seconds.nullable().describe("s; null: it never gets there"),
+  inBand: share,
+  arrived: z.strictObject({ product: span, probe: span, air: span }).nullable(),
+  arriving: span.nullable(),
+  settled: z.strictObject({ product: span, probe: span, air: span, reading: span, productMean: celsius }).nullable(),
+  whole: z.strictObject({ product: span, air: span, reading: span }),
+  heatDuty: share,
+  coldDuty: share,
+  heatDutyLastDay: share,
+  coldDutyLastDay: share,
+  heatStarts: z.int(),
+  compressorStarts: z.int(),
+  compressorStartsPerDay: z.number(),
+  busiestHour: z.strictObject({ starts: z.int(), from: seconds }),
+  shortestRest: seconds.nullable(),
+  longestRun: seconds.nullable(),
+  usualCold: usual,
+  usualHeat: usual,
+  reversals: z.strictObject({ count: z.int(), perDay: z.number(), worstFrom: seconds.nullable() }),
+  runOn: z.strictObject({ heat: kelvins, cold: kelvins }),
+  alarm: z.strictObject({ low: seconds, high: seconds, lowSettled: seconds, highSettled: seconds }),
+  energy: z.strictObject(Object.fromEntries(energy.map((e) => [e, joules]))),
+  fuelOutAt: seconds.nullable(),
+  iceGoneAt: seconds.nullable(),
+  fuelBurned: z.number().describe("kg"),
+  grace: z.array(
+    z.strictObject({
+      id: text,
+      kind: text,
+      at: seconds,
+      seconds: endless.describe("Hours of grace in s; null: it was outside already, or holds to the end"),
+      cold: z.boolean(),
+    }),
+  ),
+});
+
+const verdict = z.strictObject({
+  id: text,
+  severity: z.enum(["danger", "warning", "note", "good"]),
+  station: z.enum(stations),
+  title: text,
+  text,
+  moment: seconds.nullable().describe("Moment of the trial that shows it, s"),
+  remedies: z.array(z.strictObject({ id: text, label: text, edits })),
+});
+
+const season = z.strictObject({
+  name: z.enum(["coldest", "mild", "hottest"]),
+  low: celsius,
+  high: celsius,
+  startsPerHour: z.number(),
+  reversalsPerDay: z.number(),
+});
+const tradePoint = z.strictObject({
+  score: z.strictObject({
+    candidate: z.strictObject({ heating: kelvins, cooling: kelvins, shift: kelvins }),
+    settings,
+    seasons: z.array(season),
+    mostStarts: z.number().nullable().describe("Starts an hour that it may have; null: as many as it likes"),
+    excursion: kelvins.describe("Furthest from the target in any season, K"),
+    halfRange: kelvins,
+    startsPerDay: z.number(),
+    holds: z.boolean(),
+    cost: z.number(),
+  }),
+  place: z.enum(probePlaces),
+  heaterPower: z.number().describe("W"),
+  edits: edits.describe("What would have to be changed for it"),
+});
+
+/** What comes back from each call. */
+export const responses = {
+  settings: z.strictObject({
+    settings: settings.describe("As keyed in, on the unit's own resolution"),
+    advised: settings.describe("As they follow from the band alone"),
+    margins: z.strictObject({ heating: kelvins, cooling: kelvins }),
+    points,
+    switching: z
+      .strictObject(Object.fromEntries(["heatOn", "heatOff", "coolOn", "coolOff"].map((p) => [p, celsius.nullable()])))
+      .describe("True temperatures at the probe; null for an outlet that is not there"),
+    sentence: texts,
+    findings: z.array(z.strictObject({ id: text, field: text, text })),
+    questions: z.array(question),
+    steps: z.array(z.strictObject({ text, value: text })),
+  }),
+  "read-back": z.strictObject({
+    settings,
+    band: z.strictObject({ low: celsius, high: celsius, target: celsius }),
+    points,
+    sentence: texts,
+    questions: z.array(question),
+  }),
+  trial: z.strictObject({
+    days: z.number(),
+    startHour: z.number(),
+    settings,
+    trace,
+    metrics,
+    heat: z.array(seconds).describe("Starts and stops of the heat in turn, s"),
+    cold: z.array(seconds),
+  }),
+  verdicts: z.strictObject({ verdicts: z.array(verdict) }),
+  recommendation: z.strictObject({
+    best: tradePoint.nullable(),
+    points: z.array(tradePoint),
+    present: tradePoint,
+    schools: z.array(z.strictObject({ name: text, point: tradePoint })),
+    binding: z
+      .strictObject({
+        season: season.shape.name,
+        text,
+        frees: z.array(z.strictObject({ label: text, edits })),
+      })
+      .nullable(),
+    trials: z.int(),
+    explanation: texts,
+  }),
+} as const satisfies Record<Call, z.ZodType>;
