@@ -110,14 +110,7 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
           {drawn.map((p, i) => (
             <g key={i} onClick={() => onChoose(p)} className="cursor-pointer">
               <circle cx={x(p)} cy={y(p)} r="12" fill="transparent" />
-              <circle
-                cx={x(p)}
-                cy={y(p)}
-                r="4.5"
-                fill={p.score.holds ? "var(--honey)" : "var(--color-base-100)"}
-                stroke={p.score.holds ? "var(--color-base-content)" : "var(--slate)"}
-                strokeDasharray={p.score.holds ? undefined : "2 2"}
-              />
+              <Dot x={x(p)} y={y(p)} holds={p.score.holds} />
             </g>
           ))}
           {named.map(({ name, point }) => (
@@ -144,6 +137,32 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
           {chosen && <circle cx={x(chosen)} cy={y(chosen)} r="9" fill="none" stroke="currentColor" strokeWidth="2.5" />}
         </svg>
       )}
+      <p className="quiet flex flex-wrap items-center gap-x-4 text-sm">
+        <Key holds /> holds its band in all three rooms without chasing
+        <Key /> does not
+      </p>
     </div>
+  );
+}
+
+/** A point as it stands in the picture. */
+function Key({ holds = false }: { holds?: boolean }) {
+  return (
+    <svg width="12" height="12" className="-mr-2" aria-hidden>
+      <Dot x={6} y={6} holds={holds} />
+    </svg>
+  );
+}
+
+function Dot({ x, y, holds }: { x: number; y: number; holds: boolean }) {
+  return (
+    <circle
+      cx={x}
+      cy={y}
+      r="4.5"
+      fill={holds ? "var(--honey)" : "var(--color-base-100)"}
+      stroke={holds ? "var(--color-base-content)" : "var(--slate)"}
+      strokeDasharray={holds ? undefined : "2 2"}
+    />
   );
 }
