@@ -1,6 +1,6 @@
 "use client";
 
-import type { KeyboardEvent } from "react";
+import type { KeyboardEvent, ReactNode } from "react";
 import { differenceInScale, kelvins, printDifference, printNumber, scaleSign, type Scale } from "@/core/quantity";
 import type { Recommendation, TradePoint } from "@/core/recommend";
 import { useSize } from "@/parts/ruler";
@@ -129,7 +129,14 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
           {labels.map(({ name, x: at, y: mark, top }) => (
             <g key={name} className="pointer-events-none">
               <path d={`M ${at} ${mark} L ${at} ${top + 4}`} stroke="currentColor" strokeWidth="0.7" />
-              <text x={at + 3} y={top} className="font-semibold">
+              <text
+                x={at + 3}
+                y={top}
+                className="font-semibold"
+                stroke="var(--color-base-100)"
+                strokeWidth="3"
+                paintOrder="stroke"
+              >
                 {name}
               </text>
             </g>
@@ -137,20 +144,23 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
           {chosen && <circle cx={x(chosen)} cy={y(chosen)} r="9" fill="none" stroke="currentColor" strokeWidth="2.5" />}
         </svg>
       )}
-      <p className="quiet flex flex-wrap items-center gap-x-4 text-sm">
-        <Key holds /> holds its band in all three rooms without chasing
-        <Key /> does not
+      <p className="quiet flex flex-wrap gap-x-4 text-sm">
+        <Key holds>holds its band in all three rooms without chasing</Key>
+        <Key>does not</Key>
       </p>
     </div>
   );
 }
 
-/** A point as it stands in the picture. */
-function Key({ holds = false }: { holds?: boolean }) {
+/** A point as it stands in the picture, with what it means. */
+function Key({ holds = false, children }: { holds?: boolean; children: ReactNode }) {
   return (
-    <svg width="12" height="12" className="-mr-2" aria-hidden>
-      <Dot x={6} y={6} holds={holds} />
-    </svg>
+    <span className="inline-flex items-center gap-1.5">
+      <svg width="12" height="12" className="shrink-0" aria-hidden>
+        <Dot x={6} y={6} holds={holds} />
+      </svg>
+      {children}
+    </span>
   );
 }
 
