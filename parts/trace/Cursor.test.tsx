@@ -43,7 +43,13 @@ const press = async (keys: string) => {
 
 beforeAll(() => {
   // jsdom knows no pointer capture, and its pointers have no place.
-  globalThis.PointerEvent = MouseEvent as unknown as typeof PointerEvent;
+  globalThis.PointerEvent = class extends MouseEvent {
+    readonly pointerId: number;
+    constructor(type: string, init: PointerEventInit) {
+      super(type, init);
+      this.pointerId = init.pointerId ?? 0;
+    }
+  } as unknown as typeof PointerEvent;
   Element.prototype.setPointerCapture = () => undefined;
 });
 
@@ -113,6 +119,31 @@ describe("the cursor over a trace", () => {
     fireEvent.pointerUp(slider(), { clientX: 100, pointerId: 1 });
     expect(seen().view.from).toBeCloseTo(before.from + (before.to - before.from) / 4, -1);
     expect(picked).toHaveLength(2);
+  });
+
+  it("two fingers zoom around what lies between them, move it along, and pick nothing", () => {
+    const picked: number[] = [];
+    render(<Chart picked={picked} />);
+    const finger = (type: "pointerDown" | "pointerMove" | "pointerUp", pointerId: number, clientX: number) =>
+      fireEvent[type](slider(), { pointerId, clientX });
+    finger("pointerDown", 1, 100);
+    finger("pointerDown", 2, 200);
+    finger("pointerMove", 1, 50);
+    finger("pointerMove", 2, 250);
+    const { view } = seen();
+    // Twice as far apart: half of the time is in sight, and the moment at 150 px stands where it stood.
+    expect(view.to - view.from).toBeCloseTo(end / 2, 0);
+    expect(view.from + (150 / 400) * (view.to - view.from)).toBeCloseTo((150 / 400) * end, 0);
+    finger("pointerMove", 1, 70);
+    finger("pointerMove", 2, 270);
+    const moved = seen().view;
+    expect(moved.from).toBeCloseTo(view.from - (20 / 400) * (end / 2), 0);
+    finger("pointerUp", 1, 70);
+    // The finger that is left drags on from where it is.
+    finger("pointerMove", 2, 290);
+    expect(seen().view.from).toBeCloseTo(moved.from - (20 / 400) * (end / 2), 0);
+    finger("pointerUp", 2, 290);
+    expect(picked).toEqual([]);
   });
 
   it("the wheel zooms around the pointer, sideways it pans, and the page stays", () => {

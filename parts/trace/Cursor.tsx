@@ -1,8 +1,9 @@
 "use client";
 
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useEffect, useRef, useState, type KeyboardEvent } from "react";
 import { celsius, inScale, printMoment, printNumber, scaleSign, type Scale } from "@/core/quantity";
 import type { Channel, Layer, Trace } from "@/core/trial";
+import { usePointers } from "./usePointers";
 import { panned, zoomed, type View } from "./view";
 
 /** What the cursor lets the person do; all of it absent where the chart is only looked at. */
@@ -32,46 +33,29 @@ interface Props extends CursorMoves {
 }
 
 const BOX = 200;
-/** Pixels that a pointer may stray and still have clicked. */
-const STILL = 4;
 
-/** A cursor over the trace: all values of the moment in words; wheel, drag and keys zoom and pan. */
+/** A cursor over the trace: all values of the moment in words; wheel, fingers and keys zoom and pan. */
 export function Cursor(props: Props) {
   const { trace, view, startHour, left, top, width, height, onView, onPick, onAt } = props;
   const [hover, setHover] = useState<number | null>(null);
-  const drag = useRef<{ x: number; view: View; moved: boolean } | null>(null);
   const box = useRef<HTMLDivElement>(null);
   const end = props.end ?? view.to;
   const span = view.to - view.from;
   const moment = hover ?? props.at ?? null;
   const inSight = moment !== null && moment >= view.from && moment <= view.to;
 
-  const timeAt = (clientX: number) => {
-    const rect = box.current!.getBoundingClientRect();
-    return view.from + Math.min(1, Math.max(0, (clientX - rect.left) / width)) * span;
-  };
-  const point = (event: PointerEvent) => {
-    const { current } = drag;
-    if (current && onView) {
-      const by = event.clientX - current.x;
-      if (Math.abs(by) > STILL) current.moved = true;
-      if (current.moved) return onView(panned(current.view, (-by / width) * span, end));
-    }
-    setHover(timeAt(event.clientX));
-  };
-  const press = (event: PointerEvent) => {
-    drag.current = { x: event.clientX, view, moved: false };
-    if (onView) event.currentTarget.setPointerCapture(event.pointerId);
-    point(event);
-  };
-  const release = (event: PointerEvent) => {
-    const clicked = drag.current && !drag.current.moved;
-    drag.current = null;
-    if (!clicked) return;
-    const at = timeAt(event.clientX);
-    onAt?.(at);
-    onPick?.(at);
-  };
+  const pointers = usePointers({
+    box,
+    width,
+    view,
+    end,
+    onView,
+    onHover: setHover,
+    onClick: (at) => {
+      onAt?.(at);
+      onPick?.(at);
+    },
+  });
   // React listens to the wheel passively; zooming has to keep the page from scrolling.
   useEffect(() => {
     const element = box.current;
@@ -118,15 +102,9 @@ export function Cursor(props: Props) {
   return (
     <div
       ref={box}
-      className={`absolute ${onView ? "cursor-crosshair touch-none" : "touch-pan-y"} outline-offset-2`}
+      className={`absolute touch-pan-y ${onView ? "cursor-crosshair" : ""} outline-offset-2`}
       style={{ left, top, width, height }}
-      onPointerMove={point}
-      onPointerDown={press}
-      onPointerUp={release}
-      onPointerLeave={() => {
-        drag.current = null;
-        setHover(null);
-      }}
+      {...pointers}
       {...(onAt && {
         role: "slider",
         tabIndex: 0,
