@@ -2,9 +2,9 @@
 
 import Link from "next/link";
 import { useRouter, useSearchParams } from "next/navigation";
-import { useCallback, useEffect } from "react";
+import { useCallback } from "react";
 import { stations, type Station } from "@/core/model";
-import { sitAt, useWorkshop } from "@/workshop";
+import { useDesk, useWorkshop } from "@/workshop";
 import { Bench } from "./Bench";
 
 /** The bench of the chamber that the address names, at the station that it names. */
@@ -17,10 +17,7 @@ export function BenchRoute() {
   const asked = query.get("at") as Station | null;
   const station = asked && stations.includes(asked) ? asked : "job";
   const onStation = useCallback((next: Station) => router.push(`/bench?c=${id}&at=${next}`), [router, id]);
-  useEffect(() => {
-    sitAt(id || null);
-    return () => sitAt(null);
-  }, [id]);
+  useDesk(id);
   if (status !== "open") return null;
   if (record?.kind !== "chamber")
     return (

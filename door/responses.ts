@@ -10,6 +10,7 @@ const share = z.number().min(0).max(1);
 const joules = z.number().describe("J");
 const text = z.string();
 const texts = z.array(z.string());
+const said = z.strictObject({ C: text, F: text }).describe("In °C and in °F");
 /** A number that may be without end: JSON has no infinity. */
 const endless = z.number().nullable();
 
@@ -120,9 +121,9 @@ const tradePoint = z.strictObject({
     candidate: z.strictObject({ heating: kelvins, cooling: kelvins, shift: kelvins }),
     settings,
     seasons: z.array(season),
+    tight: z.boolean().describe("Heat and cold lie closer together than the probe runs on"),
     mostStarts: z.number().nullable().describe("Starts an hour that it may have; null: as many as it likes"),
     excursion: kelvins.describe("Furthest from the target in any season, K"),
-    halfRange: kelvins,
     startsPerDay: z.number(),
     holds: z.boolean(),
     cost: z.number(),
@@ -172,8 +173,8 @@ export const responses = {
     binding: z
       .strictObject({
         season: season.shape.name,
-        text,
-        frees: z.array(z.strictObject({ label: text, edits })),
+        text: said,
+        frees: z.array(z.strictObject({ label: said, edits })),
       })
       .nullable(),
     trials: z.int(),

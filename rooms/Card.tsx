@@ -11,7 +11,7 @@ import { celsius, inScale, printTemperature } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { planOf, sentenceOfPlan, type Plan } from "@/core/trial";
 import { whatIsNormal, type Verdict } from "@/core/verdict";
-import { useWorkshop } from "@/workshop";
+import { useDesk, useWorkshop } from "@/workshop";
 import { RoomHead } from "./RoomHead";
 import { useVerdicts } from "./useVerdicts";
 
@@ -26,6 +26,7 @@ export function CardRoom() {
   const record = useWorkshop((s) => s.records[id]);
   const status = useWorkshop((s) => s.status);
   const router = useRouter();
+  useDesk(id);
   if (status !== "open") return null;
   if (record?.kind !== "chamber") {
     return (

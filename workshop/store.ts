@@ -1,4 +1,5 @@
 import { nanoid } from "nanoid";
+import { useEffect } from "react";
 import { create } from "zustand";
 import { newChamber, tryChange, tryEdits, type Change as RecordChange } from "@/core/chamber";
 import { type ChamberRecord, type Edit, type PreferencesRecord, type Station, type WorkshopRecord } from "@/core/model";
@@ -190,6 +191,14 @@ export function setPreferences(change: Partial<PreferencesRecord>): void {
 
 /** Sits down at a record, or gets up (null). */
 export const sitAt = (desk: string | null): void => set({ desk });
+
+/** Sits at a record for as long as the page of it is open. */
+export function useDesk(id: string): void {
+  useEffect(() => {
+    sitAt(id || null);
+    return () => sitAt(null);
+  }, [id]);
+}
 
 /** The labels of what undo and redo would do here. */
 export const labelsOf = ({ past, future, desk }: WorkshopState): { undo: string | null; redo: string | null } => ({

@@ -1,8 +1,16 @@
 "use client";
 
-import { coldAvailable, coldNeeded, coolerLabels, coolersFor, hasCooler, MELTING_HEAT } from "@/core/chamber";
+import {
+  coldAvailable,
+  coldNeeded,
+  coolerChoice,
+  coolerLabels,
+  coolersFor,
+  hasCooler,
+  MELTING_HEAT,
+} from "@/core/chamber";
 import type { CoolerKind } from "@/core/model";
-import { peakOwnHeat } from "@/core/product";
+import { peakHeatOf } from "@/core/product";
 import { measures, printDuration, printMeasure, printTemperature } from "@/core/quantity";
 import {
   Choice,
@@ -26,7 +34,7 @@ export function ColdDevice() {
   const { target } = plan.ask;
   const vessel = chamber.vessels[0]!;
   const watts = (w: number) => printMeasure(Math.round(w), measures.power, system);
-  const own = vessel.count * peakOwnHeat(vessel.product, vessel.volume, target);
+  const own = peakHeatOf(vessel, target);
   const need = coldNeeded(chamber, target, own);
   const have = coldAvailable(chamber, target, chamber.room.high);
   const kinds = coolersFor(cabinet.kind);
@@ -38,15 +46,7 @@ export function ColdDevice() {
           label="Cold"
           value={cooler.kind}
           options={kinds.map((kind) => ({ value: kind, label: coolerLabels[kind] }))}
-          onChoose={(kind: CoolerKind) =>
-            apply(
-              [
-                { section: "cooler", field: "kind", value: kind },
-                { section: "cooler", field: "power", value: undefined },
-              ],
-              "cooling",
-            )
-          }
+          onChoose={(kind: CoolerKind) => apply(coolerChoice(kind), "cooling")}
         />
       ) : (
         <h3 className="text-lg">Cold: none</h3>

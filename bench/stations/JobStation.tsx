@@ -1,7 +1,7 @@
 "use client";
 
 import { productKinds } from "@/core/model";
-import { attenuation, fermentationHeat, peakOwnHeat, productLabels } from "@/core/product";
+import { attenuation, fermentationHeat, peakHeatOf, productLabels } from "@/core/product";
 import { measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { Cautions } from "@/parts/common";
@@ -92,7 +92,7 @@ export function JobStation() {
           title="The wort"
           note={
             heat > 0
-              ? `About ${printNumber(alcoholByVolume, 0.1)}\u00a0% alcohol by volume. It gives off ${printNumber(heat / 1e6, 0.01)}\u00a0MJ of its own heat, ${printMeasure(vessel.count * peakOwnHeat(product, vessel.volume, plan.ask.target), measures.power, system)} at the height (estimate of the course).`
+              ? `About ${printNumber(alcoholByVolume, 0.1)}\u00a0% alcohol by volume. It gives off ${printNumber(heat / 1e6, 0.01)}\u00a0MJ of its own heat, ${printMeasure(peakHeatOf(vessel, plan.ask.target), measures.power, system)} at the height (estimate of the course).`
               : "Without a fall in gravity nothing ferments and there is no heat of its own."
           }
         >

@@ -2,8 +2,8 @@
 
 import { Plus, X } from "lucide-react";
 import { addProbe, removeProbe } from "@/core/chamber";
-import { probePlaces, type Edit, type ProbePlace } from "@/core/model";
-import { offsetFor, placeLabel, placements } from "@/core/probe";
+import { probePlaces } from "@/core/model";
+import { offsetFor, placeLabel, placements, probeMove } from "@/core/probe";
 import { printDifference } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { CabinetDrawing } from "@/parts/cabinet";
@@ -12,13 +12,6 @@ import { Choice, differenceKind, percentKind, plainKind, Select } from "@/parts/
 import { useBench } from "../context";
 import { Fields } from "../Fields";
 import { ValueField } from "../ValueField";
-
-/** Moving a probe takes typed lag and share of its old place back. */
-const moveTo = (place: ProbePlace, index = 0): Edit[] => [
-  { section: "probe", field: "place", index, value: place },
-  { section: "probe", field: "lag", index, value: undefined },
-  { section: "probe", field: "share", index, value: undefined },
-];
 
 export function ProbeStation() {
   const { chamber, plan, preferences, apply } = useBench();
@@ -38,7 +31,7 @@ export function ProbeStation() {
             tall
             value={probe.place}
             options={options}
-            onChoose={(place) => apply(moveTo(place), "probe place")}
+            onChoose={(place) => apply(probeMove(place), "probe place")}
           />
         </div>
         <CabinetDrawing chamber={chamber} metre={190} system={system} />
@@ -119,7 +112,7 @@ function Watchers() {
               label={`Probe ${i + 2}`}
               value={probe.place}
               options={probePlaces.map((place) => ({ value: place, label: placeLabel(place, chamber.cabinet) }))}
-              onChoose={(place) => apply(moveTo(place, i + 1), `probe ${i + 2}`)}
+              onChoose={(place) => apply(probeMove(place, i + 1), `probe ${i + 2}`)}
             />
           </div>
           <button

@@ -1,13 +1,12 @@
 "use client";
 
 import { useState } from "react";
-import { bandOf, labelOf, parametersOf, questionsOf, sentenceOf } from "@/core/controller";
+import { bandOf, labelOf, parametersOf, questionsOf, sentenceOf, settingEdits } from "@/core/controller";
 import type { SettingName, Settings } from "@/core/model";
 import { peakOwnHeat } from "@/core/product";
 import { printTemperature } from "@/core/quantity";
 import { NumberField } from "@/parts/fields";
 import { useBench } from "../context";
-import { settingEdits } from "./editsOf";
 import { Remarks } from "./Remarks";
 import { settingKind } from "./settingKind";
 

@@ -1,7 +1,7 @@
 "use client";
 
 import { Search, X } from "lucide-react";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { hasHeater } from "@/core/chamber";
 import { parametersOf, printSetting, labelOf } from "@/core/controller";
 import { explain, type TradePoint } from "@/core/recommend";
@@ -14,7 +14,7 @@ import { useRecommend } from "./useRecommend";
 
 /** The best numbers for this chamber over the worst weather of its room, and what each other choice costs. */
 export function Recommend() {
-  const { record, chamber, preferences, apply, tryRemedy } = useBench();
+  const { record, chamber, preferences, judged, apply, tryRemedy } = useBench();
   const { scale } = preferences;
   const [probe, setProbe] = useState(false);
   const [heater, setHeater] = useState(false);
@@ -22,6 +22,7 @@ export function Recommend() {
   const search = useRecommend(record);
   const { running, progress, answer, failed } = search;
   const found = answer?.found ?? null;
+  const explanation = useMemo(() => (answer ? explain(answer.of, answer.found, scale) : []), [answer, scale]);
   const old = answer !== null && answer.of !== record;
   const chosen =
     picked && found && [...found.points, found.present, ...found.schools.map((s) => s.point)].includes(picked)
@@ -36,8 +37,8 @@ export function Recommend() {
     <section className="rule-line grid gap-3 border-t pt-3" aria-label="The best numbers">
       <h3 className="text-lg">The best numbers for the worst weather</h3>
       <p className="quiet max-w-prose">
-        Runs some hundred trials of your box in its coldest, a mild and its hottest room, and looks for the settings
-        that keep the product nearest to its target with the fewest starts and no chasing.
+        Runs hundreds of trials of your box in its coldest, a mild and its hottest room, and looks for the settings that
+        keep the {judged} nearest to its target with the fewest starts and no chasing.
         {chamber.heater.kind === "charcoal" && " The fire is taken as kept fed."}
         {chamber.cooler.kind === "ice" && " The ice is taken as changed every day, or as often as you say."}
       </p>
@@ -71,7 +72,7 @@ export function Recommend() {
       {found && (
         <>
           {found.best ? (
-            explain(answer!.of, found, scale).map((line) => (
+            explanation.map((line) => (
               <p key={line} className="max-w-prose" data-part="explanation">
                 {line}
               </p>
@@ -79,7 +80,7 @@ export function Recommend() {
           ) : (
             <div className="border-warning grid gap-2 border-l-4 pl-3" data-part="binding">
               <p>
-                <strong>Nothing holds this band in every weather.</strong> {found.binding!.text}
+                <strong>Nothing holds this band in every weather.</strong> {found.binding!.text[scale]}
               </p>
               {found.binding!.frees.length > 0 ? (
                 <>
@@ -87,12 +88,12 @@ export function Recommend() {
                   <div className="flex flex-wrap gap-2">
                     {found.binding!.frees.map(({ label, edits }) => (
                       <button
-                        key={label}
+                        key={label.C}
                         type="button"
                         className="key text-left"
-                        onClick={() => apply(edits, midSentence(label))}
+                        onClick={() => apply(edits, midSentence(label[scale]))}
                       >
-                        {label}
+                        {label[scale]}
                       </button>
                     ))}
                   </div>

@@ -1,12 +1,11 @@
 "use client";
 
 import { useState } from "react";
-import { bandOf, labelOf, parametersOf, printSetting, settingsForLimits } from "@/core/controller";
+import { bandOf, labelOf, parametersOf, printSetting, settingsForLimits, settingEdits } from "@/core/controller";
 import { celsius, type Temperature } from "@/core/quantity";
 import { NumberField, temperatureKind } from "@/parts/fields";
 import { useBench } from "../context";
 import { Fields } from "../Fields";
-import { settingEdits } from "./editsOf";
 
 /** Settings from the two readings between which it shall stay. */
 export function TwoLimits() {

@@ -1,4 +1,4 @@
-import type { Cabinet, CabinetKind, Cooler, CoolerKind, Heater, HeaterKind } from "../model";
+import type { Cabinet, CabinetKind, Cooler, CoolerKind, Heater, HeaterKind, Edit } from "../model";
 import { celsius, kelvins, roundTo } from "../quantity";
 import { isVesselItself } from "./geometry";
 import { wallConductance } from "./heatLoss";
@@ -76,6 +76,12 @@ export function coolersFor(kind: CabinetKind): CoolerKind[] {
   if (kind === "foam") return ["none", "ice", "peltier"];
   return ["compressor", "none", "ice", "peltier"];
 }
+
+/** Another kind of cooler, at its usual power. */
+export const coolerChoice = (kind: CoolerKind): Edit[] => [
+  { section: "cooler", field: "kind", value: kind },
+  { section: "cooler", field: "power", value: undefined },
+];
 
 export const coolerLabels: Record<CoolerKind, string> = {
   none: "None",

@@ -95,6 +95,9 @@ export interface Fit {
 /** Boxes in which the air itself is what one sets. */
 export const isSmoker = (kind: CabinetKind): boolean => kind === "drum" || kind === "brick";
 
+/** What is in it lies in water or is the liquid itself: no air around it. */
+export const isBath = (kind: CabinetKind): boolean => kind === "crock" || kind === "kettle";
+
 /** Boxes that are their own vessel: nothing has to go in. */
 export const isVesselItself = (kind: CabinetKind): boolean => kind === "kettle" || kind === "jacketed";
 

@@ -1,4 +1,4 @@
-import type { SettingName, Unit, UnitKind } from "../model";
+import type { Edit, SettingName, Settings, Unit, UnitKind } from "../model";
 
 /** What is plugged in: the sentence leaves out what is not there. */
 export interface Plugged {
@@ -88,6 +88,25 @@ export function parametersOf(unit: Unit): SettingName[] {
     .sort((a, b) => (a.at === b.at ? a.i - b.i : a.at - b.at))
     .map(({ name }) => name);
 }
+
+const switchingNames: readonly SettingName[] = [
+  "setpoint",
+  "heatingDifferential",
+  "coolingDifferential",
+  "coldSetpoint",
+  "lowLimit",
+  "highLimit",
+];
+
+/** Those of them that decide where it switches. */
+export const switchingParametersOf = (unit: Unit): SettingName[] =>
+  parametersOf(unit).filter((name) => switchingNames.includes(name));
+
+/** Edits that key settings into a unit: all of its parameters, or only those that decide where it switches. */
+export const settingEdits = (settings: Settings, unit: Unit, onlySwitching = false): Edit[] =>
+  (onlySwitching ? switchingParametersOf(unit) : parametersOf(unit)).map(
+    (field) => ({ section: "settings", field, value: settings[field] }) as Edit,
+  );
 
 /** Plain words for a parameter on a kind of unit. */
 export function plainLabel(name: SettingName, unit: Pick<Unit, "kind" | "outlet">): string {

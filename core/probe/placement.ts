@@ -1,4 +1,4 @@
-import type { Cabinet, Probe, ProbePlace } from "../model";
+import { probePlaces, type Cabinet, type Edit, type Probe, type ProbePlace, type Vessel } from "../model";
 
 /** How a probe hangs between vessel and air. */
 export interface Placement {
@@ -112,3 +112,20 @@ export function placementOf(probe: Pick<Probe, "place" | "lag" | "share">): Plac
     skin: placements[probe.place].skin,
   };
 }
+
+/** Moves a probe; typed lag and share of its old place go back. */
+export const probeMove = (place: ProbePlace, index = 0): Edit[] => [
+  { section: "probe", field: "place", index, value: place },
+  { section: "probe", field: "lag", index, value: undefined },
+  { section: "probe", field: "share", index, value: undefined },
+];
+
+/** What stands or lies without a vessel has a core to be pushed into, and no wall to be strapped to. */
+const isSolid = ({ form }: Pick<Vessel, "form">) => form === "tray" || form === "piece";
+
+/** Where a probe feels the product itself best. */
+export const placeAtProduct = (vessel: Pick<Vessel, "form">): ProbePlace => (isSolid(vessel) ? "core" : "strapped");
+
+/** Places that make sense to look at for what is in the box. */
+export const placesFor = (vessel: Pick<Vessel, "form">): ProbePlace[] =>
+  probePlaces.filter((p) => (isSolid(vessel) ? p === "core" || p === "air" : p !== "core" && p !== "waterBottle"));

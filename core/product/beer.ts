@@ -63,6 +63,12 @@ export const peakOwnHeat = (product: Product, volume: number, t: Temperature): n
     ? Math.max(0, ...product.heatCurve.map((p) => p.watts))
     : (fermentationHeat(product, volume) * RATE_AT_20[product.kind] * Q10 ** ((t - 20) / 10)) / DAY / 4;
 
+/** The same of all vessels of a kind together, W. */
+export const peakHeatOf = (
+  { count, product, volume }: { count: number; product: Product; volume: number },
+  t: Temperature,
+): number => count * peakOwnHeat(product, volume, t);
+
 /** Own heat by a typed curve at a moment, W: straight lines between its points, nothing before and after them. */
 export function curveHeat(curve: Product["heatCurve"], hours: number): number {
   for (let i = 0; i + 1 < curve.length; i++) {

@@ -98,6 +98,13 @@ describe("the best numbers of other boxes", () => {
     expect(runTrial(plainTrial(planOf(drum).chamber, planOf(drum).settings, 2)).metrics.fuelOutAt).not.toBeNull();
   });
 
+  it("own heat is that of all vessels, in what is needed as in what is simulated", () => {
+    const one = seasonsOf(planOf(recordWith()).chamber)[2]!;
+    const three = seasonsOf(planOf(recordWith(set("vessel", "count", 3))).chamber)[2]!;
+    expect(three.ownHeat).toBeCloseTo(3 * one.ownHeat, 9);
+    expect(three.chamber.vessels[0]!.product.heatCurve).toEqual(one.chamber.vessels[0]!.product.heatCurve);
+  });
+
   it("ice that nobody changes is taken as changed every day", () => {
     for (const { chamber } of seasonsOf(planOf(iceBox).chamber)) expect(chamber.cooler.iceEvery).toBe(86_400);
     const own = seasonsOf(planOf(kept(iceBox, [set("cooler", "iceEvery", 43_200)])).chamber);
@@ -130,9 +137,9 @@ describe("what binds, and what frees it", () => {
       ...room(18, 24),
     );
     const { text, frees } = binding(tempeh);
-    expect(text).toMatch(/nothing here takes heat away/);
-    expect(frees.some((f) => /^Make|^Stand it|^Add/.test(f.label))).toBe(true);
-    for (const { label } of frees) expect(label).not.toMatch(/Allow [4-9]/);
+    expect(text.C).toMatch(/nothing here takes heat away/);
+    expect(frees.some((f) => /^Make|^Stand it|^Add/.test(f.label.C))).toBe(true);
+    for (const { label } of frees) expect(label.C).not.toMatch(/Allow [4-9]/);
   });
 
   it("air that swings further than its band though it is warm around: no device is blamed, and more room is offered", () => {
@@ -148,15 +155,18 @@ describe("what binds, and what frees it", () => {
       ...steadyRoom(33),
     );
     const { text, frees } = binding(busy);
-    expect(text).toMatch(/^In .* the air sinks to 8\.\d\s°C/);
-    expect(text).not.toMatch(/No number helps/);
-    expect(frees[0]!.label).toMatch(/^Allow .* more at the cold end$/);
+    expect(text.C).toMatch(/^In .* the air sinks to 8\.\d\s°C/);
+    expect(text.C).not.toMatch(/No number helps/);
+    expect(frees[0]!.label.C).toMatch(/^Allow .* more at the cold end$/);
     expect(found(kept(busy, frees[0]!.edits)).best).not.toBeNull();
     // Of what was tried, that which kept the band started too often; alone it would bind by that.
-    expect(text).toMatch(/The numbers that do keep it would start more than 4 times an hour\.$/);
+    // 9.1 °C and 10.9 °C are 48.4 and 51.6 °F by the definition of the scale.
+    expect(text.F).toMatch(/\(48\.4\s°F\)|\(51\.6\s°F\)/);
+    expect(text.F).not.toMatch(/°C/);
+    expect(text.C).toMatch(/The numbers that do keep it would start more than 4 times an hour\.$/);
     const worn = found(busy).points.find((p) => p.score.seasons.every((s) => s.low >= 9.05 && s.high <= 10.95))!;
     const plan = planOf(busy);
-    const demand = demandOf(plan.chamber, seasonsOf(plan.chamber), worn, []);
+    const demand = demandOf(plan.chamber, seasonsOf(plan.chamber), worn, [], "C");
     expect(demand.cause).toBe("wear");
     expect(demand.text).toMatch(/the compressor starts \d+ times an hour/);
   });
@@ -164,7 +174,7 @@ describe("what binds, and what frees it", () => {
   it("a band that leaves too little between heat and cold", () => {
     const narrow = recordWith(...band(19.8, 20.2), ...room(5, 28), set("unit", "differentialLow", kelvins(0.1)));
     const { text } = binding(narrow);
-    expect(text).toMatch(/binds?\b/);
+    expect(text.C).toMatch(/binds?\b/);
   });
 
   it("where nothing usual frees it, nothing is offered", () => {
@@ -176,7 +186,7 @@ describe("what binds, and what frees it", () => {
       ...room(5, 6),
     );
     const { text, frees } = binding(hopeless);
-    expect(text).toMatch(/nothing here heats/);
+    expect(text.C).toMatch(/nothing here heats/);
     expect(frees).toEqual([]);
   });
 });

@@ -1,11 +1,11 @@
 import { coldAvailable, coldNeeded, hasCooler, hasHeater, heatNeeded } from "../chamber";
 import { outletsOf } from "../controller";
 import type { Chamber } from "../model";
-import { celsius, measures, printMeasure, printTemperature } from "../quantity";
+import { celsius, measures, printMeasure, printTemperature, type Scale } from "../quantity";
+import { CHASE_PER_DAY } from "../verdict";
 import type { SeasonScore } from "./score";
 import type { Season, SeasonName } from "./seasons";
 import type { TradePoint } from "./types";
-import { CHASE_PER_DAY } from "../verdict";
 
 /** What stands in the way: an end of the band, what a device wears, or the room that heat and cold need. */
 export type Cause = "warm" | "cold" | "wear" | "chase";
@@ -52,8 +52,12 @@ function lacking(chamber: Chamber, season: Season, warm: boolean): string {
 export function faultsOf(points: readonly TradePoint[]): string[] {
   const some = (fails: (season: SeasonScore) => boolean) => points.some((p) => p.score.seasons.some(fails));
   const most = points[0]?.score.mostStarts ?? null;
+  const chases = some((s) => s.reversalsPerDay > CHASE_PER_DAY);
   return [
-    some((s) => s.reversalsPerDay > CHASE_PER_DAY) ? "let heat and cold chase each other" : "",
+    chases ? "let heat and cold chase each other" : "",
+    !chases && points.some((p) => p.score.tight)
+      ? "leave too little between heat and cold, which then chase each other"
+      : "",
     most !== null && some((s) => s.startsPerHour > most) ? `start more than ${most} times an hour` : "",
   ].filter(Boolean);
 }
@@ -64,13 +68,14 @@ export function demandOf(
   seasons: readonly Season[],
   { score }: TradePoint,
   points: readonly TradePoint[],
+  scale: Scale,
 ): Demand {
   const stage = chamber.stages[0]!;
   const judged = stage.of === "air" ? "air" : "product";
   const past = (s: SeasonScore) => Math.max(s.high - stage.high, stage.low - s.low);
   const worst = [...score.seasons].sort((a, b) => past(b) - past(a))[0]!;
   const by = past(worst);
-  const show = (t: number) => printTemperature(celsius(t), chamber.unit.scale);
+  const show = (t: number) => printTemperature(celsius(t), scale);
   if (by > PAST) {
     const warm = worst.high - stage.high >= stage.low - worst.low;
     const keeping = points.filter((p) => p.score.seasons.every((s) => past(s) <= PAST));
@@ -103,6 +108,8 @@ export function demandOf(
     text:
       chased.reversalsPerDay > CHASE_PER_DAY
         ? `In ${SEASONS[chased.name]} heat and cold answer each other ${Math.round(chased.reversalsPerDay)} times a day: the band leaves too little between them, and the margins against chasing bind.`
-        : "The band leaves too little between heat and cold: the margins against chasing bind.",
+        : score.tight
+          ? "The band leaves too little between heat and cold: the margins against chasing bind."
+          : "The band leaves nothing to spare: what seemed to hold did not when it was looked at closely.",
   };
 }

@@ -176,9 +176,9 @@ describe("the best settings", () => {
     for (const [of, text, offer] of cases) {
       const { best, binding } = run(of).found;
       expect(best).toBeNull();
-      expect(binding!.text).toMatch(text);
-      expect(binding!.frees.map((f) => f.label)).toContainEqual(expect.stringMatching(offer));
-      const freed = tryEdits(of, binding!.frees.find((f) => offer.test(f.label))!.edits);
+      expect(binding!.text.C).toMatch(text);
+      expect(binding!.frees.map((f) => f.label.C)).toContainEqual(expect.stringMatching(offer));
+      const freed = tryEdits(of, binding!.frees.find((f) => offer.test(f.label.C))!.edits);
       if (!freed.ok) throw new Error(freed.problem);
       expect(run(freed.value).found.best).not.toBeNull();
     }

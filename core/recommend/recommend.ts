@@ -1,6 +1,7 @@
 import { hasCooler, hasHeater } from "../chamber";
 import { outletsOf, pointsOf } from "../controller";
 import { applyEdits, type ChamberRecord } from "../model";
+import type { Scale } from "../quantity";
 import { demandOf } from "./demand";
 import { freesOf } from "./frees";
 import { settingsOf, type Candidate, type Score } from "./score";
@@ -217,7 +218,8 @@ export function* searchOf(
   const moved = nearest!.edits.filter((e) => e.section !== "settings");
   const changed = applyEdits(record, moved);
   const [own] = setupsFor(changed, AS_IT_IS);
-  const demand = demandOf(own!.plan.chamber, own!.seasons, nearest!, points);
+  const demandIn = (scale: Scale) => demandOf(own!.plan.chamber, own!.seasons, nearest!, points, scale);
+  const demand = demandIn("C");
   const groups = freesOf(changed, own!.plan.chamber, demand);
   const frees: Free[] = [];
   for (const group of groups) {
@@ -231,12 +233,17 @@ export function* searchOf(
       );
       if (!found.some(({ point }) => point.score.holds)) continue;
       // With the place and the heater that it was found with.
-      frees.push({ ...free, edits: [...moved, ...free.edits] });
+      frees.push({ label: { C: free.label("C"), F: free.label("F") }, edits: [...moved, ...free.edits] });
       break;
     }
     if (frees.length === MOST_FREES) break;
   }
-  return { ...answer, best: null, binding: { season: demand.season, text: demand.text, frees }, trials };
+  return {
+    ...answer,
+    best: null,
+    binding: { season: demand.season, text: { C: demand.text, F: demandIn("F").text }, frees },
+    trials,
+  };
 }
 
 /** The progress of a search, so many of a batch's tasks done. */

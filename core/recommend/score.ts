@@ -39,11 +39,12 @@ export interface Score {
   candidate: Candidate;
   settings: Settings;
   seasons: SeasonScore[];
+  /** Heat and cold lie closer together than the probe runs on, and the reserve. */
+  tight: boolean;
   /** Starts an hour that it may have; null where nothing breaks by more. */
   mostStarts: number | null;
-  /** Furthest that the product strays from the target in any season, and half of its whole range, K. */
+  /** Furthest that the product strays from the target in any season, K. */
   excursion: number;
-  halfRange: number;
   startsPerDay: number;
   /** In its band in every season and without chasing. */
   holds: boolean;
@@ -180,8 +181,8 @@ function scoreSeason(season: Season, settings: Settings, cools: boolean, span: S
 
 /**
  * The objective of the design's reference, the worst of all seasons: J = half-range of the product + 0.02·starts/h +
- * 3·max(0, starts/h − 3) + 2·Σ max(0, 0.2 − margin) + 0.05·reversals/day, with the margins of the rule of chasing: what lies
- * between heat and cold less what the probe runs on within 90 minutes, as each season shows it.
+ * 3·max(0, starts/h − 3) + 2·Σ max(0, 0.2 − margin) + 0.05·reversals/day, with the margins of the rule of chasing:
+ * what lies between heat and cold less what the probe runs on within 90 minutes, as each season shows it.
  * For a compressor the starts cost above 3 an hour; for a heater above what its relay is made for.
  * The furthest excursion stands for the half-range: a swing that is off centre costs as much as a wide one.
  */
@@ -207,6 +208,7 @@ export function scoreOf(
   const high = Math.max(...scores.map((s) => s.high));
   const starts = startLimits(chamber, cools);
   const grain = resolutionOf(chamber.unit) / 2;
+  const tight = scores.some((s) => short(s) > grain + 1e-9);
   const costs = scores.map((s) => {
     const away = Math.max(s.high - stage.target, stage.target - s.low);
     const wear = 0.02 * s.startsPerHour + 3 * Math.max(0, s.startsPerHour - starts.dear);
@@ -217,13 +219,13 @@ export function scoreOf(
     settings,
     seasons: scores,
     excursion: Math.max(high - stage.target, stage.target - low),
-    halfRange: (high - low) / 2,
+    tight,
     mostStarts: starts.most,
     startsPerDay: Math.max(...scores.map((s) => s.startsPerHour)) * 24,
     holds:
       low >= stage.low - TOLERANCE &&
       high <= stage.high + TOLERANCE &&
-      scores.every((s) => short(s) <= grain + 1e-9) &&
+      !tight &&
       scores.every((s) => s.reversalsPerDay <= CHASE_PER_DAY && s.startsPerHour <= (starts.most ?? Infinity)),
     cost: Math.max(...costs),
   };

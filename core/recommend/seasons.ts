@@ -8,7 +8,7 @@ export type SeasonName = "coldest" | "mild" | "hottest";
 export interface Season {
   name: SeasonName;
   room: Temperature;
-  /** Own heat of the product, W. */
+  /** Own heat of all that stands in it, W. */
   ownHeat: number;
   chamber: Chamber;
 }
@@ -19,6 +19,7 @@ const EVER = 2400;
 const FED = 1e6;
 const ICE_EVERY = 86_400;
 
+/** @param ownHeat of one vessel, W */
 function under(chamber: Chamber, name: SeasonName, room: Temperature, ownHeat: number): Season {
   const { target } = chamber.stages[0]!;
   const heatCurve =
@@ -31,7 +32,7 @@ function under(chamber: Chamber, name: SeasonName, room: Temperature, ownHeat: n
   return {
     name,
     room,
-    ownHeat,
+    ownHeat: chamber.vessels[0]!.count * ownHeat,
     chamber: {
       ...chamber,
       room: { ...chamber.room, low: room, high: room, monthly: kelvins(0) },

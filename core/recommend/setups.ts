@@ -1,17 +1,11 @@
 import { hasCooler, heaterFor, heaterSizes, heatNeeded } from "../chamber";
-import { outletsOf, parametersOf } from "../controller";
-import { applyEdits, probePlaces, type ChamberRecord, type Edit, type ProbePlace, type Settings } from "../model";
+import { outletsOf, settingEdits } from "../controller";
+import { applyEdits, type ChamberRecord, type Edit, type ProbePlace, type Settings } from "../model";
+import { placesFor, probeMove } from "../probe";
 import { planOf, type Plan } from "../trial";
 import { closeSpan, scoreOf, searchSpan, settingsOf, type Candidate } from "./score";
 import { seasonsOf, type Season } from "./seasons";
 import type { RecommendOptions, TradePoint } from "./types";
-
-/** Places that make sense to look at for the chamber's box. */
-const placesOf = (plan: Plan): ProbePlace[] => {
-  const { form } = plan.chamber.vessels[0]!;
-  const solid = form === "tray" || form === "piece";
-  return probePlaces.filter((p) => (solid ? p === "core" || p === "air" : p !== "core" && p !== "waterBottle"));
-};
 
 export interface Setup {
   plan: Plan;
@@ -25,7 +19,7 @@ export interface Setup {
 export function setupsOf(record: ChamberRecord, options: RecommendOptions): Setup[] {
   const plan = planOf(record);
   const present = plan.chamber.probes[0]!.place;
-  const places = options.probe ? [...new Set([present, ...placesOf(plan)])] : [present];
+  const places = options.probe ? [...new Set([present, ...placesFor(plan.chamber.vessels[0]!)])] : [present];
   const { power, kind } = plan.chamber.heater;
   const fit = heaterFor(heatNeeded(plan.chamber, plan.ask.target), plan.chamber.cabinet.kind);
   const next = heaterSizes.find((s) => s > fit) ?? fit;
@@ -33,13 +27,7 @@ export function setupsOf(record: ChamberRecord, options: RecommendOptions): Setu
   return places.flatMap((place) =>
     powers.map((heaterPower): Setup => {
       const edits: Edit[] = [
-        ...(place === present
-          ? []
-          : ([
-              { section: "probe", field: "place", value: place },
-              { section: "probe", field: "lag", value: undefined },
-              { section: "probe", field: "share", value: undefined },
-            ] as Edit[])),
+        ...(place === present ? [] : probeMove(place)),
         ...(heaterPower === power ? [] : [{ section: "heater", field: "power", value: heaterPower } as Edit]),
       ];
       const changed = planOf(applyEdits(record, edits));
@@ -47,14 +35,6 @@ export function setupsOf(record: ChamberRecord, options: RecommendOptions): Setu
     }),
   );
 }
-
-const settingEdits = (settings: Settings, plan: Plan): Edit[] =>
-  parametersOf(plan.chamber.unit)
-    .filter(
-      (name) =>
-        !name.endsWith("Alarm") && !name.endsWith("Deviation") && name !== "offset" && name !== "compressorDelay",
-    )
-    .map((field) => ({ section: "settings", field, value: settings[field] }) as Edit);
 
 /** Setups by their record and options; the last few are kept, so that a hand does not make them for every task. */
 export function lastSetups(most = 3): typeof setupsOf {
@@ -89,7 +69,7 @@ export interface Tried {
 const CENTRINGS = 2;
 const CENTRED = 0.05;
 
-/** Tries a candidate in every season. Depends on nothing but its arguments: any worker gives the same answer. */
+/** Tries a candidate in every season. It depends on nothing but its arguments, so that every worker gives the same answer. */
 export function tryTask(setups: readonly Setup[], { setup: at, candidate, centre, keyed, closely }: Task): Tried {
   const setup = setups[at]!;
   const { plan, seasons } = setup;
@@ -111,7 +91,7 @@ export function tryTask(setups: readonly Setup[], { setup: at, candidate, centre
       score,
       place: setup.place,
       heaterPower: setup.heaterPower,
-      edits: [...setup.edits, ...settingEdits(score.settings, plan)],
+      edits: [...setup.edits, ...settingEdits(score.settings, plan.chamber.unit, true)],
     };
   };
   let best = point(candidate);

@@ -1,4 +1,5 @@
 import type { Edit, ProbePlace } from "../model";
+import type { Scale } from "../quantity";
 import type { Score } from "./score";
 import type { SeasonName } from "./seasons";
 
@@ -16,9 +17,12 @@ export interface TradePoint {
   edits: Edit[];
 }
 
-/** A change that may free a demand. */
+/** A text for whichever scale is on show when it is read. */
+export type Said = Record<Scale, string>;
+
+/** A change that frees a demand. */
 export interface Free {
-  label: string;
+  label: Said;
   edits: Edit[];
 }
 
@@ -30,7 +34,7 @@ export interface Recommendation {
   /** The two main schools: equal differentials around the middle, and a small one under the edge. */
   schools: { name: string; point: TradePoint }[];
   /** The demand that binds, and the changes of which a trial shows that they free it; null where something satisfies. */
-  binding: { season: SeasonName; text: string; frees: Free[] } | null;
+  binding: { season: SeasonName; text: Said; frees: Free[] } | null;
   /** Trials that the answer rests on. */
   trials: number;
 }

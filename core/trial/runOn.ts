@@ -3,7 +3,7 @@ import { meanRoom } from "../climate";
 import { outletsOf, type Margins } from "../controller";
 import type { Chamber, Stage } from "../model";
 import { placementOf } from "../probe";
-import { peakOwnHeat } from "../product";
+import { peakHeatOf } from "../product";
 import { kelvins, type TemperatureDifference } from "../quantity";
 import { holdOf, INPUT, type Hold } from "./discretise";
 import { memo } from "./memo";
@@ -85,7 +85,7 @@ const runOnOf = memo(({ network, room, stage }: { network: Network; room: number
  */
 export function marginsOf(chamber: Chamber, stage: Stage): Margins {
   const vessel = chamber.vessels[0]!;
-  const ownHeat = vessel.count * peakOwnHeat(vessel.product, vessel.volume, stage.target);
+  const ownHeat = peakHeatOf(vessel, stage.target);
   const outlets = outletsOf(chamber.unit);
   const canHeat = hasHeater(chamber) && outlets.heat;
   const canCool = hasCooler(chamber) && outlets.cold;
@@ -112,6 +112,6 @@ export function strayOf(chamber: Chamber, stage: Stage): TemperatureDifference {
     .reduce((sum, l) => sum + l.conductance, 0);
   const { toAir, toProduct } = placementOf(chamber.probes[0]!);
   const missed = toAir / (toAir + toProduct);
-  const own = vessel.count * peakOwnHeat(vessel.product, vessel.volume, stage.target);
+  const own = peakHeatOf(vessel, stage.target);
   return kelvins(conductance > 0 ? (own / conductance) * missed : 0);
 }

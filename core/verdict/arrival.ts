@@ -1,6 +1,16 @@
-import { coldAvailable, coldNeeded, coolersFor, hasCooler, hasHeater, heaterFor, heatNeeded } from "../chamber";
+import {
+  coldAvailable,
+  coldNeeded,
+  coolerChoice,
+  coolersFor,
+  hasCooler,
+  hasHeater,
+  heaterFor,
+  heatNeeded,
+} from "../chamber";
 import { outletsOf } from "../controller";
-import { peakOwnHeat } from "../product";
+import type { Chamber } from "../model";
+import { peakHeatOf } from "../product";
 import { printDuration, printMeasure, measures } from "../quantity";
 import type { Case, Rule } from "./types";
 import { percent, TOLERANCE, words } from "./words";
@@ -12,6 +22,17 @@ const tooCold = ({ plan, trial }: Case) =>
   trial.metrics.arrived !== null && trial.metrics.arrived.product.low < plan.chamber.stages[0]!.low - TOLERANCE;
 const tooWarm = ({ plan, trial }: Case) =>
   trial.metrics.arrived !== null && trial.metrics.arrived.product.high > plan.chamber.stages[0]!.high + TOLERANCE;
+
+/** The product's own heat at its height, the cold that the hottest hour takes with it, and what there is, W. */
+function hottestHour(chamber: Chamber): { peak: number; need: number; have: number } {
+  const { target } = chamber.stages[0]!;
+  const peak = peakHeatOf(chamber.vessels[0]!, target);
+  return {
+    peak,
+    need: coldNeeded(chamber, target, peak),
+    have: coldAvailable(chamber, target, chamber.room.high),
+  };
+}
 
 /** The product never gets into its band. */
 export const neverArrives: Rule = (c) => {
@@ -103,10 +124,7 @@ export const coldTooWeak: Rule = (c) => {
   const { metrics } = c.trial;
   const { chamber } = c.plan;
   const stage = chamber.stages[0]!;
-  const vessel = chamber.vessels[0]!;
-  const peak = vessel.count * peakOwnHeat(vessel.product, vessel.volume, stage.target);
-  const need = coldNeeded(chamber, stage.target, peak);
-  const have = coldAvailable(chamber, stage.target, chamber.room.high);
+  const { peak, need, have } = hottestHour(chamber);
   if (!tooWarm(c) || need < 1 || need <= have * 0.95) return null;
   const { at, when } = words(c);
   return {
@@ -122,10 +140,7 @@ export const coldTooWeak: Rule = (c) => {
             {
               id: "cooler",
               label: "Use the box\u2019s own compressor",
-              edits: [
-                { section: "cooler", field: "kind", value: "compressor" },
-                { section: "cooler", field: "power", value: undefined },
-              ],
+              edits: coolerChoice("compressor"),
             },
           ]
         : [],
@@ -163,11 +178,7 @@ export const heaterBarely: Rule = (c) => {
 /** The cooling covers the hottest hour with hardly anything to spare. */
 export const coldBarely: Rule = (c) => {
   const { chamber } = c.plan;
-  const stage = chamber.stages[0]!;
-  const vessel = chamber.vessels[0]!;
-  const peak = vessel.count * peakOwnHeat(vessel.product, vessel.volume, stage.target);
-  const need = coldNeeded(chamber, stage.target, peak);
-  const have = coldAvailable(chamber, stage.target, chamber.room.high);
+  const { peak, need, have } = hottestHour(chamber);
   if (!hasCooler(chamber) || !outletsOf(chamber.unit).cold || have <= 0) return null;
   if (need < have * 0.75 || !c.trial.metrics.arrived || tooWarm(c)) return null;
   const { at } = words(c);

@@ -8,25 +8,48 @@ import { words } from "./words";
 const WARMEST_FOR_COMPRESSOR = 40;
 const HOTTEST_BODY = 350;
 
-/** Where the trial has left what its equations stand for, in words. */
-function beyond(c: Case): string[] {
+interface Beyond {
+  text: string;
+  /** Where the trial shows it first, s. */
+  moment: number | null;
+}
+
+/** The first bin for which something is so, and its middle in s. */
+function firstBin({ trial: { trace } }: Case, so: (bin: number) => boolean): { bin: number; moment: number } | null {
+  for (let bin = 0; bin < trace.bins; bin++)
+    if (so(bin)) return { bin, moment: trace.from + (bin + 0.5) * trace.width };
+  return null;
+}
+
+/** Where the trial has left what its equations stand for. */
+function beyond(c: Case): Beyond[] {
   const { chamber } = c.plan;
   const { at } = words(c);
-  const { whole, coldDuty } = c.trial.metrics;
+  const { whole } = c.trial.metrics;
+  const { high, cold } = c.trial.trace;
+  const found: Beyond[] = [];
   const freezes = Math.max(...chamber.vessels.map((v) => freezingPoint(v.product)));
-  const air = whole.air.high;
+  if (chamber.stages[0]!.of === "product" && whole.product.low < freezes)
+    found.push({
+      text: `the product sinks to ${at(whole.product.low)}, where it freezes: the heat of freezing is not in the equations`,
+      moment: whole.product.lowAt,
+    });
+  const warm =
+    hasCooler(chamber) && chamber.cooler.kind === "compressor"
+      ? firstBin(c, (bin) => cold[bin]! > 0 && high.air[bin]! > WARMEST_FOR_COMPRESSOR)
+      : null;
+  if (warm)
+    found.push({
+      text: `the compressor runs in a box of ${at(high.air[warm.bin]!)}, far warmer than its law is drawn up for`,
+      moment: warm.moment,
+    });
   const body = hasHeater(chamber) && chamber.heater.kind !== "charcoal" ? highest(c, "heater") : -Infinity;
-  return [
-    chamber.stages[0]!.of === "product" && whole.product.low < freezes
-      ? `the product sinks to ${at(whole.product.low)}, where it freezes: the heat of freezing is not in the equations`
-      : "",
-    hasCooler(chamber) && chamber.cooler.kind === "compressor" && coldDuty > 0 && air > WARMEST_FOR_COMPRESSOR
-      ? `the compressor runs in a box of ${at(air)}, far warmer than its law is drawn up for`
-      : "",
-    body > HOTTEST_BODY
-      ? `the heater\u2019s body reaches ${at(body)}, where it radiates more than is reckoned with`
-      : "",
-  ].filter(Boolean);
+  if (body > HOTTEST_BODY)
+    found.push({
+      text: `the heater\u2019s body reaches ${at(body)}, where it radiates more than is reckoned with`,
+      moment: null,
+    });
+  return found;
 }
 
 /** The numbers of a trial that has left the model's ground are not to be trusted there. */
@@ -38,8 +61,8 @@ export const outsideModel: Rule = (c) => {
     severity: "warning",
     station: "box",
     title: "Outside of what can be computed here",
-    text: `In this trial ${found.join("; and ")}. Take the figures from there on as a direction, not as numbers, and measure.`,
-    moment: c.trial.metrics.whole.product.lowAt,
+    text: `In this trial ${found.map((f) => f.text).join("; and ")}. Take the figures from there on as a direction, not as numbers, and measure.`,
+    moment: found[0]!.moment,
     remedies: [],
   };
 };

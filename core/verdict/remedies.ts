@@ -1,5 +1,7 @@
 import { fitToUnit, parametersOf, pointsOf, resolutionOf, settingsAt, type Points } from "../controller";
+import { isBath } from "../chamber";
 import type { Edit, SettingName } from "../model";
+import { placeAtProduct, probeMove } from "../probe";
 import { celsius } from "../quantity";
 import type { Case, Remedy } from "./types";
 
@@ -40,28 +42,14 @@ const differentialsOf = ({ plan }: Case) => {
 
 export function strapProbe({ plan }: Case): Remedy | null {
   const { probes, cabinet, vessels } = plan.chamber;
-  const { place } = probes[0]!;
-  if (cabinet.kind === "crock" || cabinet.kind === "kettle") return null;
-  const { form } = vessels[0]!;
-  if (form === "tray" || form === "piece")
-    return place === "core"
-      ? null
-      : {
-          id: "into-product",
-          label: "Push the probe into the product",
-          edits: [
-            { section: "probe", field: "place", value: "core" },
-            { section: "probe", field: "lag", value: undefined },
-            { section: "probe", field: "share", value: undefined },
-          ],
-        };
-  return place === "strapped"
-    ? null
-    : {
-        id: "strap-probe",
-        label: "Strap the probe to the vessel, under insulation",
-        edits: [{ section: "probe", field: "place", value: "strapped" }],
-      };
+  const place = placeAtProduct(vessels[0]!);
+  if (isBath(cabinet.kind) || probes[0]!.place === place) return null;
+  return {
+    ...(place === "core"
+      ? { id: "into-product", label: "Push the probe into the product" }
+      : { id: "strap-probe", label: "Strap the probe to the vessel, under insulation" }),
+    edits: probeMove(place),
+  };
 }
 
 /** Puts typed numbers back to what the band asks for. */

@@ -206,6 +206,19 @@ describe("further rules on real trials", () => {
     },
   );
 
+  it("a hot box is outside of what can be computed only where its compressor runs in the heat, at that moment", () => {
+    const hot = recordWith(...steadyRoom(44), ...band(41, 43));
+    const plan = planOf(hot);
+    const trial = runTrial(plainTrial(plan.chamber, plan.settings, 5));
+    const { moment } = judge(plan, trial, "C").find((v) => v.id === "outside-model")!;
+    const bin = Math.floor((moment! - trial.trace.from) / trial.trace.width);
+    expect(trial.trace.cold[bin]).toBeGreaterThan(0);
+    expect(trial.trace.high.air[bin]).toBeGreaterThan(40);
+    // The same heat from a heater alone, in a cold room: no compressor runs in it.
+    const warmed = verdictsOn(recordWith(...steadyRoom(20), ...band(41, 43), heaterOf(120)), 5);
+    expect(warmed.map((v) => v.id)).not.toContain("outside-model");
+  });
+
   it("what happens by a happening is told apart from what the settings do", () => {
     const cut = meeting(recordWith(...winter), { kind: "powerCut", at: 48 * HOUR, lasting: 12 * HOUR });
     const found = verdictsOn(cut, 5).find((v) => v.id === "leaves-band")!;

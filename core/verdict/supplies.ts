@@ -1,4 +1,4 @@
-import { boxes, hasCooler, hasHeater, heatNeeded, coolersFor } from "../chamber";
+import { boxes, coolerChoice, hasCooler, hasHeater, heatNeeded, coolersFor } from "../chamber";
 import { outletsOf } from "../controller";
 import { measures, printDuration, printMeasure, printNumber } from "../quantity";
 import type { Case, Rule } from "./types";
@@ -124,11 +124,7 @@ export const oneSided: Rule = (c) => {
           {
             id: "add-cold",
             label: "Let the box\u2019s compressor cool, with a unit of two outlets",
-            edits: [
-              { section: "cooler", field: "kind", value: "compressor" },
-              { section: "cooler", field: "power", value: undefined },
-              { section: "unit", field: "kind", value: "twoDifferentials" },
-            ],
+            edits: [...coolerChoice("compressor"), { section: "unit", field: "kind", value: "twoDifferentials" }],
           },
         ]
       : canHeat

@@ -1,12 +1,11 @@
-import { happeningInfo, heaterFor, heatNeeded } from "../chamber";
+import { happeningInfo, heaterFor, heatNeeded, isBath } from "../chamber";
 import { measures, printDuration, printMeasure } from "../quantity";
 import { backToAdvised, narrow, offered, shiftSetpoint, strapProbe } from "./remedies";
 import type { Case, Rule } from "./types";
 import { movesOrStays, percent, TOLERANCE, words } from "./words";
 
-const baths = ["crock", "kettle"];
 /** Boxes in which the medium around the product is air. */
-const airBox = (c: Case) => !baths.includes(c.plan.chamber.cabinet.kind);
+const airBox = (c: Case) => !isBath(c.plan.chamber.cabinet.kind);
 
 /** The happening that the moment follows from, if one does: the product was in its band until then. */
 function causeOf(c: Case, moment: number): { title: string; text: string } | null {

@@ -26,7 +26,7 @@ async function written(container: HTMLElement, axis: "x" | "y"): Promise<string[
 const degreesOf = (texts: string[]) => texts.map((t) => Number(t.replace("\u2212", "-").replace("°", "")));
 
 describe("the chart of a trial", () => {
-  it("its axis takes in the room, the band and the alarms, and names the lines at their ends", async () => {
+  it("its axis takes in the room and the band, and names the lines at their ends", async () => {
     const { container } = render(<TraceChart {...usual} scale="C" />);
     const degrees = degreesOf(await written(container, "y"));
     expect(Math.min(...degrees)).toBeLessThanOrEqual(6);
