@@ -6,15 +6,17 @@ import { useCallback, useMemo, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { tryEdits, type Change } from "@/core/chamber";
 import { stations, type ChamberRecord, type Edit, type Station } from "@/core/model";
-import { planOf, sentenceOfPlan, type Trial } from "@/core/trial";
+import { judgedName, planLike, planSentence, unitsOf, type Plan, type Trial } from "@/core/trial";
+import type { Scale } from "@/core/quantity";
 import type { Remedy } from "@/core/verdict";
 import { singleKey } from "@/parts/common";
 import { BandRuler, FlatRuler } from "@/parts/ruler";
 import { chamberById, changeChamber, editChamber, setPreferences, settle, trialDaysOf, useWorkshop } from "@/workshop";
 import { Announcer } from "./Announcer";
 import { BenchBar } from "./BenchBar";
-import { BenchProvider, type BenchContext, type KeptTrial } from "./context";
+import { BenchProvider, type BenchContext, type PinnedTrial } from "./context";
 import { rulerOf } from "./rulerOf";
+import { StagePicker } from "./StagePicker";
 import { stationInfo } from "./stations";
 import { BoxStation } from "./stations/BoxStation";
 import { HeatStation } from "./stations/HeatStation";
@@ -52,11 +54,14 @@ export function Bench({ record: stored, station, onStation }: Props) {
   } | null>(null);
   // A remedy on trial belongs to the record it was tried on; every other edit, an undo too, lets go of it.
   const attempt = trying?.on === stored ? trying : null;
-  const record = attempt?.record ?? stored;
-  const plan = useMemo(() => planOf(record), [record]);
-  const { ask, ...live } = useTrial(record, trialDaysOf(preferences, stored), scale);
+  const asked = attempt?.record ?? stored;
+  const { ask, ...live } = useTrial(asked, trialDaysOf(preferences, stored), scale);
+  const shown = useMemo(
+    () => shownOf(asked, live.of?.record ?? null, live.answer?.plan ?? null),
+    [asked, live.of, live.answer],
+  );
   const effects = useEffects(live);
-  const [kept, setKept] = useState<KeptTrial | null>(null);
+  const [kept, setKept] = useState<PinnedTrial | null>(null);
   const ghost = useGhost(live.answer?.trial ?? null, kept?.trial ?? attempt?.before ?? null);
   const [size, setSize] = useState<TrialSize>("open");
   const [near, setNear] = useState(false);
@@ -92,35 +97,12 @@ export function Bench({ record: stored, station, onStation }: Props) {
     [onStation],
   );
 
-  const context: BenchContext = {
-    record,
-    plan,
-    chamber: plan.chamber,
-    preferences,
-    live,
-    verdicts: live.answer?.verdicts ?? [],
-    effects,
-    judged: plan.chamber.stages[0]!.of === "air" ? "air" : "product",
-    kept,
-    keepTrial: (trial) =>
-      setKept(
-        trial && live.of
-          ? { trial, record: live.of.record, name: sentenceOfPlan(planOf(live.of.record), scale).slice(0, 2).join(" ") }
-          : null,
-      ),
-    trying: attempt?.remedy ?? null,
-    apply,
-    change,
-    tryRemedy: (remedy) => {
-      const tried = tryEdits(stored, remedy.edits);
-      if (tried.ok) setTrying({ remedy, record: tried.value, on: stored, before: live.answer?.trial ?? null });
-    },
-    keepRemedy: (remedy = attempt?.remedy) => {
-      if (remedy) apply(remedy.edits, remedy.label.toLowerCase());
-    },
-    dropRemedy: () => setTrying(null),
+  const [stageId, onStage] = useState<string | null>(null);
+  const [unitId, onUnit] = useState<string | null>(null);
+  const tried = (remedy: Remedy) => {
+    const next = tryEdits(stored, remedy.edits);
+    if (next.ok) setTrying({ remedy, record: next.value, on: stored, before: live.answer?.trial ?? null });
   };
-
   const onBench = { ...singleKey, enabled: singleKeys && size !== "full" };
   useHotkeys(
     stations.map((s) => String(stationInfo[s].number)),
@@ -135,11 +117,54 @@ export function Bench({ record: stored, station, onStation }: Props) {
   useHotkeys("u", () => setPreferences({ scale: scale === "C" ? "F" : "C" }), always);
 
   const Screen = screens[station];
-  const ruler = rulerOf(plan, scale, apply);
   const index = stations.indexOf(station);
   const next = stations[index + 1];
   const settled = stored.settled.includes(station);
-
+  if (!shown) return <FirstMoment name={stored.name} failed={live.failed} />;
+  const { record, plan } = shown;
+  const { chamber } = plan;
+  const stagePlan = plan.stages.find((s) => s.id === stageId) ?? plan.stages[0]!;
+  const units = unitsOf(plan, stagePlan);
+  const unitPlan = units.find((u) => u.controller.id === unitId) ?? units[0]!;
+  const trial = live.answer?.trial ?? null;
+  const result = trial?.stages.find((r) => r.id === stagePlan.id) ?? null;
+  const first = trial?.stages[0]?.metrics[0]?.judged;
+  const context: BenchContext = {
+    record,
+    plan,
+    chamber,
+    stage: stagePlan.stage,
+    stagePlan,
+    result,
+    onStage,
+    unitPlan,
+    controller: unitPlan.controller,
+    unit: unitPlan.controller.unit,
+    control: unitPlan.control,
+    onUnit,
+    metrics: result?.metrics.find((m) => m.judged === unitPlan.control.holds) ?? result?.metrics[0] ?? null,
+    preferences,
+    live,
+    verdicts: live.answer?.verdicts ?? [],
+    effects,
+    judged: first ? judgedName(first, chamber.vessels) : stagePlan.stage.of,
+    kept,
+    keepTrial: (held) =>
+      setKept(
+        held && live.of && live.answer
+          ? { trial: held, record: live.of.record, name: nameOf(live.answer.plan, scale) }
+          : null,
+      ),
+    trying: attempt?.remedy ?? null,
+    apply,
+    change,
+    tryRemedy: tried,
+    keepRemedy: (remedy = attempt?.remedy) => {
+      if (remedy) apply(remedy.edits, remedy.label.toLowerCase());
+    },
+    dropRemedy: () => setTrying(null),
+  };
+  const ruler = rulerOf({ plan, stagePlan, unitPlan }, scale, apply);
   return (
     <BenchProvider.Provider value={context}>
       <div className="grid h-dvh grid-cols-1 grid-rows-[auto_1fr_auto] overflow-hidden">
@@ -156,6 +181,7 @@ export function Bench({ record: stored, station, onStation }: Props) {
                 </h1>
                 <h2 className="text-2xl md:text-3xl">{stationInfo[station].asks}</h2>
               </div>
+              <StagePicker />
               <Screen />
               <div className="border-base-content flex flex-wrap items-center gap-3 border-t-2 pt-4">
                 <button
@@ -188,6 +214,34 @@ export function Bench({ record: stored, station, onStation }: Props) {
         <Announcer verdict={live.busy ? undefined : context.verdicts[0]} />
       </div>
     </BenchProvider.Provider>
+  );
+}
+
+/** The record on show with its plan: as worked out in the worker, or, until that has come, without measuring anew. */
+function shownOf(
+  asked: ChamberRecord,
+  answered: ChamberRecord | null,
+  plan: Plan | null,
+): { record: ChamberRecord; plan: Plan } | null {
+  if (!answered || !plan) return null;
+  if (answered === asked) return { record: asked, plan };
+  const like = planLike(asked, plan);
+  return like ? { record: asked, plan: like } : { record: answered, plan };
+}
+
+/** What a kept trial is called: what its first unit does. */
+const nameOf = (plan: Plan, scale: Scale): string =>
+  planSentence(unitsOf(plan, plan.stages[0]!)[0]!, scale).slice(0, 2).join(" ");
+
+/** Until the worker has answered for the first time. */
+function FirstMoment({ name, failed }: { name: string; failed: boolean }) {
+  return (
+    <main className="grid gap-2 p-8">
+      <h1 className="text-2xl">{name}</h1>
+      <p role={failed ? "alert" : "status"}>
+        {failed ? "The trial could not be run. Reload the page; nothing is lost." : "Working out its settings …"}
+      </p>
+    </main>
   );
 }
 

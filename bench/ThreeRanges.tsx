@@ -2,17 +2,20 @@
 
 import { bandOf } from "@/core/controller";
 import { celsius, inScale, printTemperature } from "@/core/quantity";
+import { judgedName } from "@/core/trial";
+import { withArticle } from "@/core/verdict";
 import { useSize } from "@/parts/ruler";
 import { useBench } from "./context";
 
 /** Three ranges that people take for one another, apart: where it switches, what the display shows, what the product does. */
 export function ThreeRanges() {
-  const { plan, live, preferences } = useBench();
+  const { control, unit, chamber, metrics, preferences } = useBench();
   const { ref, width } = useSize<HTMLDivElement>();
   const { scale } = preferences;
-  const { settings, ask, chamber } = plan;
-  const band = bandOf(settings, chamber.unit);
-  const settled = live.answer?.trial.metrics.settled ?? null;
+  const { settings, request } = control;
+  const band = bandOf(settings, unit);
+  const settled = metrics?.settled ?? null;
+  const judged = metrics ? withArticle(judgedName(metrics.judged, chamber.vessels)) : "the product";
   const rows = [
     {
       name: "The controller switches between",
@@ -21,10 +24,14 @@ export function ThreeRanges() {
       color: "currentColor",
     },
     settled && { name: "Its display will show, while all is well", ...settled.reading, color: "var(--slate)" },
-    settled && { name: "The product itself will be", ...settled.product, color: "var(--honey)" },
+    settled && {
+      name: `${judged[0]!.toUpperCase()}${judged.slice(1)} itself will be`,
+      ...settled.product,
+      color: "var(--honey)",
+    },
   ].filter((r) => r !== null);
-  const low = Math.min(ask.low, ...rows.map((r) => r.low));
-  const high = Math.max(ask.high, ...rows.map((r) => r.high));
+  const low = Math.min(request.low, ...rows.map((r) => r.low));
+  const high = Math.max(request.high, ...rows.map((r) => r.high));
   const pad = Math.max(0.2, (high - low) * 0.08);
   const x = (t: number) => ((t - low + pad) / (high - low + 2 * pad)) * width;
   const say = (t: number) => printTemperature(celsius(t), scale);
@@ -41,9 +48,9 @@ export function ThreeRanges() {
             aria-label={rows.map((r) => `${r.name} ${say(r.low)} and ${say(r.high)}`).join("; ")}
           >
             <rect
-              x={x(ask.low)}
+              x={x(request.low)}
               y="0"
-              width={x(ask.high) - x(ask.low)}
+              width={x(request.high) - x(request.low)}
               height={rows.length * 44}
               fill="url(#lines-honey)"
               fillOpacity="0.3"
@@ -65,14 +72,14 @@ export function ThreeRanges() {
               </g>
             ))}
             <g transform={`translate(0 ${rows.length * 44})`} className="text-[12px]" fill="var(--honey)">
-              <text x={x(ask.low)} y="14" textAnchor="middle">
-                {inScale(ask.low, scale).toFixed(1)}
+              <text x={x(request.low)} y="14" textAnchor="middle">
+                {inScale(request.low, scale).toFixed(1)}
               </text>
-              <text x={(x(ask.low) + x(ask.high)) / 2} y="14" textAnchor="middle">
+              <text x={(x(request.low) + x(request.high)) / 2} y="14" textAnchor="middle">
                 your band
               </text>
-              <text x={x(ask.high)} y="14" textAnchor="middle">
-                {inScale(ask.high, scale).toFixed(1)}
+              <text x={x(request.high)} y="14" textAnchor="middle">
+                {inScale(request.high, scale).toFixed(1)}
               </text>
             </g>
           </svg>

@@ -1,11 +1,11 @@
 "use client";
 
-import type { Edit } from "@/core/model";
+import type { Address, Edit } from "@/core/model";
 import { Toggle } from "@/parts/fields";
 import { useBench } from "./context";
 
 interface Props {
-  at: Pick<Edit, "section" | "field" | "index">;
+  at: Address;
   label: string;
   value: boolean;
   hint?: string;

@@ -1,11 +1,11 @@
 "use client";
 
-import { storedValue, type Edit } from "@/core/model";
+import { storedValue, type Address, type Edit } from "@/core/model";
 import { NumberField, type FieldKind } from "@/parts/fields";
 import { useBench } from "./context";
 
 interface Props {
-  at: Pick<Edit, "section" | "field" | "index">;
+  at: Address;
   label: string;
   kind: FieldKind;
   value: number;

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { verdictKey } from "@/core/verdict";
 import { useBench } from "./context";
 import { VerdictTitle, VerdictView } from "./VerdictView";
 
@@ -8,7 +9,7 @@ import { VerdictTitle, VerdictView } from "./VerdictView";
 export function VerdictList() {
   const { verdicts, trying, keepRemedy, dropRemedy } = useBench();
   const [opened, setOpened] = useState<string | null>(null);
-  const open = verdicts.some((v) => v.id === opened) ? opened : verdicts[0]?.id;
+  const open = verdicts.some((v) => verdictKey(v) === opened) ? opened : verdicts[0] && verdictKey(verdicts[0]);
   return (
     <div className="grid content-start gap-1">
       {trying && (
@@ -27,15 +28,16 @@ export function VerdictList() {
         </div>
       )}
       {verdicts.map((verdict) => {
-        const isOpen = verdict.id === open;
+        const key = verdictKey(verdict);
+        const isOpen = key === open;
         return (
-          <section key={verdict.id} className="rule-line border-b pb-1 last:border-b-0" data-verdict={verdict.id}>
+          <section key={key} className="rule-line border-b pb-1 last:border-b-0" data-verdict={verdict.id}>
             <h3 className="text-base">
               <button
                 type="button"
                 className="flex min-h-11 w-full items-center text-left font-sans leading-tight"
                 aria-expanded={isOpen}
-                onClick={() => setOpened(isOpen ? "" : verdict.id)}
+                onClick={() => setOpened(isOpen ? "" : key)}
               >
                 <VerdictTitle verdict={verdict} />
               </button>

@@ -5,7 +5,7 @@ import type { Remedy } from "@/core/verdict";
 import { tryEdits } from "@/core/chamber";
 import { celsius, kelvins } from "@/core/quantity";
 import { heaterOf, recordWith, steadyRoom } from "@/core/testing/build";
-import { plainTrial, planOf, runTrial } from "@/core/trial";
+import { planOf, runTrial, trialOf } from "@/core/trial";
 import { judge, weigh, type Effect } from "@/core/verdict";
 import { BenchProvider, type BenchContext } from "./context";
 import { VerdictTitle, VerdictView } from "./VerdictView";
@@ -21,7 +21,7 @@ const record = recordWith(
 );
 const DAYS = 5;
 const plan = planOf(record);
-const verdicts = judge(plan, runTrial(plainTrial(plan.chamber, plan.settings, DAYS)), "C");
+const verdicts = judge(plan, runTrial(trialOf(plan, DAYS)), "C");
 const verdict = verdicts.find((v) => v.id === "leaves-band")!;
 const effects = weigh(record, verdict, verdicts, DAYS, "C");
 
@@ -61,7 +61,7 @@ describe("a verdict on the bench", () => {
       const changed = tryEdits(record, effect.remedy.edits);
       if (!changed.ok) throw new Error(changed.problem);
       const after = planOf(changed.value);
-      const trial = runTrial(plainTrial(after.chamber, after.settings, DAYS));
+      const trial = runTrial(trialOf(after, DAYS));
       const gone = !judge(after, trial, "C").some((v) => v.id === verdict.id);
       expect(/It helps, but does not cure it/.test(items[i]!.textContent!)).toBe(!gone);
     });

@@ -2,7 +2,7 @@
 
 import { Check, CircleAlert, Info, OctagonAlert } from "lucide-react";
 import { midSentence } from "@/core/quantity";
-import { excludes, type Effect, type Remedy, type Severity, type Verdict } from "@/core/verdict";
+import { excludes, verdictKey, type Effect, type Remedy, type Severity, type Verdict } from "@/core/verdict";
 import { useBench } from "./context";
 
 const icons: Record<Severity, typeof Check> = { danger: OctagonAlert, warning: CircleAlert, note: Info, good: Check };
@@ -40,7 +40,7 @@ function insteadOf(remedy: Remedy, useful: readonly Effect[]): string {
 /** A verdict with its evidence, and its remedies with the effect that each has been found to have. */
 export function VerdictView({ verdict }: { verdict: Verdict }) {
   const { effects, trying, tryRemedy, keepRemedy } = useBench();
-  const weighed = effects[verdict.id];
+  const weighed = effects[verdictKey(verdict)];
   const useful = weighed?.filter((e) => e.cures || !e.harms);
   return (
     <div className="grid gap-2">

@@ -1,7 +1,7 @@
 import { tryEdits } from "@/core/chamber";
 import type { ChamberRecord, Edit } from "@/core/model";
 import { kelvins } from "@/core/quantity";
-import { planOf } from "@/core/trial";
+import { planOf, unitsOf, type Plan } from "@/core/trial";
 import type { Verdict } from "@/core/verdict";
 import { hollinMill } from "@/demo/hollinMill";
 import { rulerOf } from "./rulerOf";
@@ -16,6 +16,8 @@ const verdict = (station: Verdict["station"], severity: Verdict["severity"]): Ve
   text: "t",
   moment: null,
   remedies: [],
+  stage: null,
+  about: null,
 });
 
 describe("the path of stations", () => {
@@ -33,6 +35,11 @@ describe("the path of stations", () => {
   });
 });
 
+const shown = (plan: Plan) => {
+  const [stagePlan] = plan.stages;
+  return { plan, stagePlan: stagePlan!, unitPlan: unitsOf(plan, stagePlan!)[0]! };
+};
+
 /** A ruler whose moves are applied to a record, as the bench does. */
 function ruler(start: ChamberRecord, scale: "C" | "F" = "C") {
   let now = start;
@@ -42,7 +49,7 @@ function ruler(start: ChamberRecord, scale: "C" | "F" = "C") {
     now = tried.value;
     return null;
   };
-  const data = () => rulerOf(planOf(now), scale, apply);
+  const data = () => rulerOf(shown(planOf(now)), scale, apply);
   return {
     data,
     plan: () => planOf(now),
@@ -55,7 +62,7 @@ describe("the marks of the ruler", () => {
   it.each([
     ["setpoint", 24.2],
     ["heatOn", 23.1],
-    ["coolOn", 24.9],
+    ["coldOn", 24.9],
     ["lowAlarm", 20.1],
     ["highAlarm", 27.3],
     ["low", 22.1],
@@ -70,15 +77,15 @@ describe("the marks of the ruler", () => {
   it("heat cannot come on above the setpoint, nor cold below it; the reason is said", () => {
     const r = ruler(record);
     expect(r.move("heatOn", 25)).toMatch(/its side of where it goes off/);
-    expect(r.move("coolOn", 20)).toMatch(/its side of where it goes off/);
+    expect(r.move("coldOn", 20)).toMatch(/its side of where it goes off/);
     expect(r.move("low", 26)).toMatch(/below the warmest/);
   });
 
   it("moving the setpoint carries the switching with it", () => {
     const r = ruler(record);
-    const before = r.value("coolOn")! - r.value("setpoint")!;
+    const before = r.value("coldOn")! - r.value("setpoint")!;
     r.move("setpoint", 24.5);
-    expect(r.value("coolOn")! - r.value("setpoint")!).toBeCloseTo(before, 9);
+    expect(r.value("coldOn")! - r.value("setpoint")!).toBeCloseTo(before, 9);
   });
 
   it("a device that is not there has no mark; a probe that is off shows the truth at the setpoint", () => {
@@ -89,7 +96,7 @@ describe("the marks of the ruler", () => {
     const tried = tryEdits(record, edits);
     if (!tried.ok) throw new Error(tried.problem);
     const r = ruler(tried.value);
-    expect(r.value("coolOn")).toBeUndefined();
+    expect(r.value("coldOn")).toBeUndefined();
     expect(r.value("true")).toBeCloseTo(r.value("setpoint")! - 1, 9);
   });
 

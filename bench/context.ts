@@ -2,13 +2,13 @@
 
 import { createContext, useContext } from "react";
 import type { Change } from "@/core/chamber";
-import type { Chamber, ChamberRecord, Edit, PreferencesRecord } from "@/core/model";
-import type { Plan, Trial } from "@/core/trial";
+import type { Chamber, ChamberRecord, Controller, Edit, Named, PreferencesRecord, Stage, Unit } from "@/core/model";
+import type { ControlPlan, Metrics, Plan, StagePlan, StageResult, Trial, UnitPlan } from "@/core/trial";
 import type { Effect, Remedy, Verdict } from "@/core/verdict";
 import type { LiveTrial } from "./useTrial";
 
 /** A trial put aside to compare others with. */
-export interface KeptTrial {
+export interface PinnedTrial {
   trial: Trial;
   record: ChamberRecord;
   /** When it was kept, and with what. */
@@ -21,14 +21,27 @@ export interface BenchContext {
   record: ChamberRecord;
   plan: Plan;
   chamber: Chamber;
+  /** The stage that is looked at, with its plan and, once the trial has come to it, how it went. */
+  stage: Named<Stage>;
+  stagePlan: StagePlan;
+  result: StageResult | null;
+  onStage: (id: string) => void;
+  /** The controller that is looked at, in that stage. */
+  unitPlan: UnitPlan;
+  controller: Controller;
+  unit: Unit;
+  control: ControlPlan;
+  onUnit: (id: string) => void;
+  /** Of what it holds, in that stage; null until the trial has come to it. */
+  metrics: Metrics | null;
   preferences: PreferencesRecord;
   live: LiveTrial;
   verdicts: Verdict[];
   effects: Record<string, Effect[] | undefined>;
-  /** What the judged temperature is called: "product", or "air" in a smoker. */
+  /** What the line of the judged temperature is called: "product", "air" in a smoker, "vessel 1" of several. */
   judged: string;
   /** A trial kept for comparison. */
-  kept: KeptTrial | null;
+  kept: PinnedTrial | null;
   keepTrial: (trial: Trial | null) => void;
   trying: Remedy | null;
   /** Changes the chamber; a sentence comes back where that is impossible. */

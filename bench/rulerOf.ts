@@ -10,38 +10,59 @@ import {
   settingsAt,
   type Points,
 } from "@/core/controller";
-import type { Plan } from "@/core/trial";
+import type { Plan, StagePlan, UnitPlan } from "@/core/trial";
 import type { RulerData, RulerMark } from "@/parts/ruler";
+
+/** The stage and the controller that are looked at. */
+interface Shown {
+  plan: Plan;
+  stagePlan: StagePlan;
+  unitPlan: UnitPlan;
+}
 
 type Apply = (edits: Edit[], label: string, merge?: string) => string | null;
 
 /** The chamber's temperatures as the band ruler shows them, each with the edit that moving it makes. */
-export function rulerOf(plan: Plan, scale: Scale, apply: Apply): RulerData {
-  const { chamber, settings, ask } = plan;
-  const { room, unit } = chamber;
-  const { product } = chamber.vessels[0]!;
+export function rulerOf({ plan, stagePlan, unitPlan }: Shown, scale: Scale, apply: Apply): RulerData {
+  const { chamber } = plan;
+  const { control, controller } = unitPlan;
+  const { settings, request, plugged } = control;
+  const { room } = chamber;
+  const { unit, id } = controller;
+  const vessel = chamber.vessels.find((v) => v.id === control.holds) ?? chamber.vessels[0]!;
+  const { product } = vessel;
+  const keyed = { section: "settings", id, stage: stagePlan.id } as const;
+  const ownBand = vessel.band !== null && control.holds === vessel.id;
   const stage = (field: "low" | "high" | "target", label: string) => (value: number, merge: string) =>
-    apply([{ section: "stage", field, value: celsius(value) }], label, merge);
+    apply(
+      [
+        ownBand
+          ? { section: "band", field, id: vessel.id, value: celsius(value) }
+          : { section: "stage", field, id: stagePlan.id, value: celsius(value) },
+      ],
+      label,
+      merge,
+    );
   /** Moves one switching point; the parameters of the unit that give it follow. */
   const movePoints = (next: (value: number) => Partial<Points>, label: string) => (value: number, merge: string) => {
-    const settings = fitToUnit(settingsAt({ ...points, ...next(value) }, unit, plan.settings), unit);
+    const fitted = fitToUnit(settingsAt({ ...points, ...next(value) }, unit, settings), unit);
     const half = resolutionOf(unit) / 4;
     const edits = parametersOf(unit)
-      .filter((name) => Math.abs(settings[name] - plan.settings[name]) > half)
-      .map((field) => ({ section: "settings", field, value: settings[field] }) as Edit);
+      .filter((name) => Math.abs(fitted[name] - settings[name]) > half)
+      .map((field) => ({ ...keyed, field, value: fitted[field] }) as Edit);
     return edits.length ? apply(edits, label, merge) : null;
   };
   const points = pointsOf(settings, unit);
   const { heat, cold } = outletsOf(unit);
-  const heats = heat && plan.plugged.heater;
-  const cools = cold && plan.plugged.cooler;
+  const heats = heat && plugged.heater;
+  const cools = cold && plugged.cooler;
   const alarms = alarmsOf(settings, unit);
   const moveAlarm = (side: "low" | "high") => (value: number, merge: string) =>
     unit.alarms === "deviation"
       ? apply(
           [
             {
-              section: "settings",
+              ...keyed,
               field: `${side}Deviation`,
               value: kelvins(Math.max(0, side === "low" ? settings.setpoint - value : value - settings.setpoint)),
             },
@@ -49,15 +70,15 @@ export function rulerOf(plan: Plan, scale: Scale, apply: Apply): RulerData {
           `${side} alarm`,
           merge,
         )
-      : apply([{ section: "settings", field: `${side}Alarm`, value: celsius(value) }], `${side} alarm`, merge);
+      : apply([{ ...keyed, field: `${side}Alarm`, value: celsius(value) }], `${side} alarm`, merge);
   const tooNear = "It has to stay on its side of where it goes off. Move that first.";
-  const off = heat ? points.heatOff : points.coolOff;
+  const off = heat ? points.heatOff : points.coldOff;
 
   const marks: RulerMark[] = [
     {
       id: "high",
       label: "Warmest allowed",
-      value: ask.high,
+      value: request.high,
       glaze: "honey",
       shape: "limit",
       meaning: "Warmest that the product may be",
@@ -66,49 +87,42 @@ export function rulerOf(plan: Plan, scale: Scale, apply: Apply): RulerData {
     {
       id: "target",
       label: "Target",
-      value: ask.target,
+      value: request.target,
       glaze: "honey",
       shape: "point",
       meaning: "Target for the product",
       onMove: stage("target", "target"),
     },
     {
-      id: "setpoint",
-      label: unit.kind === "twoLimits" || unit.kind === "cutIn" || unit.kind === "pair" ? "Goes off" : "Setpoint",
-      value: off,
-      glaze: "ink",
-      shape: "point",
-      meaning:
-        unit.kind === "pair"
-          ? "Where the heat unit goes off"
-          : heat && cold
-            ? "Setpoint: heat and cold both go off here"
-            : heat
-              ? "Heat goes off here"
-              : "Cold goes off here",
-      onMove: movePoints((value) => {
-        const by = value - off;
-        const moved = (t: number) => celsius(t + by);
-        return unit.kind === "pair"
-          ? { heatOn: moved(points.heatOn), heatOff: moved(points.heatOff) }
-          : {
-              heatOn: moved(points.heatOn),
-              heatOff: moved(points.heatOff),
-              coolOn: moved(points.coolOn),
-              coolOff: moved(points.coolOff),
-            };
-      }, "setpoint"),
-    },
-    {
       id: "low",
       label: "Coldest allowed",
-      value: ask.low,
+      value: request.low,
       glaze: "honey",
       shape: "limit",
       meaning: "Coldest that the product may be",
       onMove: stage("low", "coldest allowed"),
     },
   ];
+  if (heat || cold)
+    marks.push({
+      id: "setpoint",
+      label: unit.kind === "twoLimits" || unit.kind === "cutIn" ? "Goes off" : "Setpoint",
+      value: off,
+      glaze: "ink",
+      shape: "point",
+      meaning:
+        heat && cold ? "Setpoint: heat and cold both go off here" : heat ? "Heat goes off here" : "Cold goes off here",
+      onMove: movePoints((value) => {
+        const by = value - off;
+        const moved = (t: number) => celsius(t + by);
+        return {
+          heatOn: moved(points.heatOn),
+          heatOff: moved(points.heatOff),
+          coldOn: moved(points.coldOn),
+          coldOff: moved(points.coldOff),
+        };
+      }, "setpoint"),
+    });
   if (alarms.high !== null)
     marks.push({
       id: "highAlarm",
@@ -130,36 +144,23 @@ export function rulerOf(plan: Plan, scale: Scale, apply: Apply): RulerData {
       onMove: moveAlarm("low"),
     });
   const shared = unit.kind === "oneDifferential";
-  const coolOn = movePoints(
+  const coldOn = movePoints(
     (value) => ({
-      coolOn: celsius(value),
-      ...(shared ? { heatOn: celsius(points.heatOff - (value - points.coolOff)) } : {}),
+      coldOn: celsius(value),
+      ...(shared ? { heatOn: celsius(points.heatOff - (value - points.coldOff)) } : {}),
     }),
     "cooling differential",
   );
   const heatOn = movePoints((value) => ({ heatOn: celsius(value) }), "heating differential");
   if (cools)
     marks.push({
-      id: "coolOn",
+      id: "coldOn",
       label: "Cold comes on",
-      value: points.coolOn,
+      value: points.coldOn,
       glaze: "cold",
       shape: "switch",
       meaning: "Cold comes on at this reading and above",
-      onMove: (value, merge) => (value <= points.coolOff ? tooNear : coolOn(value, merge)),
-    });
-  if (cools && unit.kind === "pair")
-    marks.push({
-      id: "coolOff",
-      label: "Cold goes off",
-      value: points.coolOff,
-      glaze: "cold",
-      shape: "point",
-      meaning: "Where the cold unit goes off",
-      onMove: movePoints((value) => {
-        const by = value - points.coolOff;
-        return { coolOn: celsius(points.coolOn + by), coolOff: celsius(value) };
-      }, "cold unit\u2019s setpoint"),
+      onMove: (value, merge) => (value <= points.coldOff ? tooNear : coldOn(value, merge)),
     });
   if (heats)
     marks.push({
@@ -171,8 +172,9 @@ export function rulerOf(plan: Plan, scale: Scale, apply: Apply): RulerData {
       meaning: "The heater comes on at this reading and below",
       onMove: (value, merge) => (value >= points.heatOff ? tooNear : heatOn(value, merge)),
     });
-  const wrong = settings.offset + chamber.probes[0]!.error;
-  if (Math.abs(wrong) > 1e-6)
+  const { error } = chamber.probes.find((p) => p.id === controller.probes[0])!;
+  const wrong = settings.offset + error;
+  if (Math.abs(wrong) > 1e-6 && (heat || cold))
     marks.push({
       id: "true",
       label: unit.kind === "twoLimits" ? "True where it goes off" : "True at setpoint",
@@ -183,8 +185,8 @@ export function rulerOf(plan: Plan, scale: Scale, apply: Apply): RulerData {
     });
 
   const packet = product.kind === "hold" ? [] : [product.packetLow, product.packetHigh];
-  const low = Math.min(room.low, ask.low, ...packet, alarms.low ?? Infinity);
-  const high = Math.max(room.high, ask.high, ...packet, alarms.high ?? -Infinity);
+  const low = Math.min(room.low, request.low, ...packet, alarms.low ?? Infinity);
+  const high = Math.max(room.high, request.high, ...packet, alarms.high ?? -Infinity);
   return {
     marks,
     zones: [
@@ -194,9 +196,9 @@ export function rulerOf(plan: Plan, scale: Scale, apply: Apply): RulerData {
         : [
             { id: "packet", kind: "packet" as const, from: product.packetLow, to: product.packetHigh, label: "Packet" },
           ]),
-      { id: "band", kind: "band", from: ask.low, to: ask.high, label: "Allowed" },
+      { id: "band", kind: "band", from: request.low, to: request.high, label: "Allowed" },
       ...(heats ? [{ id: "heat", kind: "heat" as const, from: -100, to: points.heatOn, label: "Heat on" }] : []),
-      ...(cools ? [{ id: "cold", kind: "cold" as const, from: points.coolOn, to: 300, label: "Cold on" }] : []),
+      ...(cools ? [{ id: "cold", kind: "cold" as const, from: points.coldOn, to: 300, label: "Cold on" }] : []),
     ],
     overview: [Math.min(-2, Math.floor(low - 2)), Math.max(40, Math.ceil(high + 2))],
     scale,

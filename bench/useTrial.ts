@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { ChamberRecord } from "@/core/model";
 import type { Scale } from "@/core/quantity";
-import type { Effect } from "@/core/verdict";
+import { verdictKey, type Effect } from "@/core/verdict";
 import { trialBench, weighBench, type TrialAnswer } from "@/workers";
 
 interface Question {
@@ -94,7 +94,7 @@ export function useEffects(live: LiveTrial): Record<string, Effect[] | undefined
           found.push(...(await weighBench().weigh(of.record, one, answer.verdicts, of.days, of.scale)));
           if (gone) return;
         }
-        setEffects((e) => ({ of: answer, by: { ...(e?.of === answer ? e.by : {}), [verdict.id]: found } }));
+        setEffects((e) => ({ of: answer, by: { ...(e?.of === answer ? e.by : {}), [verdictKey(verdict)]: found } }));
       }
     }, SETTLE);
     return () => {

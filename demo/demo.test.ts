@@ -1,5 +1,5 @@
 import { chamberRecord } from "@/core/model";
-import { plainTrial, planOf, runTrial } from "@/core/trial";
+import { planOf, runTrial, trialOf } from "@/core/trial";
 import { judge } from "@/core/verdict";
 import { hollinMill } from "./hollinMill";
 
@@ -15,12 +15,12 @@ describe("the demo", () => {
     const record = hollinMill()[0]!;
     const worst = (r: typeof record) => {
       const plan = planOf(r);
-      return judge(plan, runTrial(plainTrial(plan.chamber, plan.settings, 7)), "C")[0]!;
+      return judge(plan, runTrial(trialOf(plan, 7)), "C")[0]!;
     };
     expect(worst(record)).toMatchObject({ id: "leaves-band", station: "probe" });
     const mended = {
       ...record,
-      probes: [{ probe: { place: { value: "strapped" as const, origin: "typed" as const } } }],
+      probes: [{ ...record.probes[0]!, probe: { place: { value: "strapped" as const, origin: "typed" as const } } }],
     };
     expect(["note", "good"]).toContain(worst(mended).severity);
   });

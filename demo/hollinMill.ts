@@ -1,4 +1,4 @@
-import { newChamber } from "@/core/chamber";
+import { addController, addProbe, addStage, addVessel, newChamber, type Change } from "@/core/chamber";
 import {
   applyEdits,
   type ChamberRecord,
@@ -22,13 +22,14 @@ function chamber(
   name: string,
   values: Values,
   settled: Station[],
-  happenings: Happening[] = [],
+  more: { job?: string; happenings?: Happening[]; change?: Change } = {},
 ): ChamberRecord {
   const edits = Object.entries(values).flatMap(([section, fields]) =>
     Object.entries(fields).map(([field, value]) => ({ section, field, value }) as Edit),
   );
   const record = applyEdits(newChamber(`demo-${id}`, name, written(minute)), edits);
-  return { ...record, demo: true, settled, happenings };
+  const { change = (r) => r, happenings = [], job = null } = more;
+  return { ...change(record), demo: true, settled, happenings, job };
 }
 
 const cellar = (low = 9, high = 17) => ({ low: celsius(low), high: celsius(high), warmestHour: 16 });
@@ -38,6 +39,56 @@ const band = (low: number, high: number, of?: "air" | "product") => ({
   ...(of ? { of } : {}),
 });
 const degrees = celsius;
+
+/** A second unit that switches nothing: it watches the room and calls when the cellar gets too warm. */
+const withWatcher: Change = (r) => {
+  const watching = addController(addProbe(r));
+  return applyEdits(watching, [
+    { section: "probe", field: "place", id: "p2", value: "room" },
+    { section: "unit", field: "name", id: "u2", value: "Cellar watch" },
+    { section: "settings", field: "lowAlarm", id: "u2", value: degrees(4) },
+    { section: "settings", field: "highAlarm", id: "u2", value: degrees(24) },
+  ]);
+};
+
+/** Some jars beside the pails: they clear sooner, and are not to get as warm. */
+const withJars: Change = (r) =>
+  applyEdits(addVessel(r), [
+    { section: "vessel", field: "form", id: "v2", value: "jar" },
+    { section: "vessel", field: "count", id: "v2", value: 8 },
+    { section: "vessel", field: "volume", id: "v2", value: 0.0004 },
+    { section: "band", field: "low", id: "v2", value: degrees(37) },
+    { section: "band", field: "high", id: "v2", value: degrees(45) },
+  ]);
+
+/** The rests of the mash: each is over once the mash has had its temperature for so long. */
+const withRests: Change = (r) => {
+  const rest = (id: string, name: string, low: number, high: number, minutes: number): Edit[] => [
+    { section: "stage", field: "name", id, value: name },
+    { section: "stage", field: "low", id, value: degrees(low) },
+    { section: "stage", field: "high", id, value: degrees(high) },
+    {
+      section: "stage",
+      field: "ends",
+      id,
+      value: [
+        {
+          kind: "reaches",
+          observable: { of: "vessel", id: "v1", name: "temperature" },
+          comparison: "atLeast",
+          // A controller that switches lets it wander: a degree below the band still counts.
+          value: low - 1,
+          heldFor: minutes * 60,
+        },
+      ],
+    },
+  ];
+  return applyEdits(addStage("s2")(addStage("s1")(r)), [
+    ...rest("s1", "Protein rest", 50, 54, 15),
+    ...rest("s2", "Maltose rest", 62, 65, 40),
+    ...rest("s3", "Sugar rest", 69, 72, 20),
+  ]);
+};
 
 /** Hollin Mill: a made-up shared cellar kitchen in an old watermill. */
 export const hollinMill = (): ChamberRecord[] => [
@@ -100,6 +151,7 @@ export const hollinMill = (): ChamberRecord[] => [
       unit: { kind: "cutOut" },
     },
     ["job"],
+    { job: "honey", change: withJars },
   ),
   chamber(
     3,
@@ -130,7 +182,7 @@ export const hollinMill = (): ChamberRecord[] => [
       unit: { kind: "cutOut", differentialHigh: kelvins(15) },
     },
     ["job", "box"],
-    [{ id: "demo-lid", kind: "door", at: 5 * HOUR, lasting: 240 }],
+    { job: "smoke", happenings: [{ id: "demo-lid", kind: "door", at: 5 * HOUR, lasting: 240 }] },
   ),
   chamber(
     5,
@@ -162,7 +214,11 @@ export const hollinMill = (): ChamberRecord[] => [
       },
     },
     ["job", "box", "heat", "probe"],
-    [{ id: "demo-cut", kind: "powerCut", at: 80 * HOUR, lasting: 9 * HOUR }],
+    {
+      job: "cure",
+      happenings: [{ id: "demo-cut", kind: "powerCut", at: 80 * HOUR, lasting: 9 * HOUR }],
+      change: withWatcher,
+    },
   ),
   chamber(
     6,
@@ -178,5 +234,6 @@ export const hollinMill = (): ChamberRecord[] => [
       unit: { kind: "heatOnly" },
     },
     [],
+    { job: "mash", change: withRests },
   ),
 ];

@@ -82,7 +82,7 @@ describe("answers, checked against their description by a validator that is not 
 describe("answers", () => {
   it("settings go back to the band that they came from", async () => {
     const { answer } = await ask("settings", examples[0]!.body);
-    const unit: Unit = describeChamber(newChamber("x", "x", "2026-01-01T00:00:00.000Z")).unit;
+    const unit: Unit = describeChamber(newChamber("x", "x", "2026-01-01T00:00:00.000Z")).controllers[0]!.unit;
     const band = bandOf(answer.settings as Settings, unit);
     expect(band.low).toBeCloseTo(18, 6);
     expect(band.high).toBeGreaterThan(19);
@@ -145,7 +145,7 @@ describe("bad, huge and hostile bodies", () => {
       { chamber: { heater: { power: { value: -5, origin: "typed" } } } },
       JSON_TYPE,
       422,
-      /chamber\.heater\.power/,
+      /chamber\.devices\.0\.heater\.power/,
     ],
     [
       "an impossible chamber",

@@ -8,6 +8,7 @@ import {
   trialAnswer,
   verdictsAnswer,
 } from "./answers";
+import { fromOlder } from "./older";
 import { calls, requests, type Call, type Problem } from "./schemas";
 
 z.config({ jitless: true });
@@ -63,7 +64,8 @@ function inTurn<T>(work: () => T): Promise<T> {
   return mine;
 }
 
-async function answer(call: Call, body: unknown): Promise<Reply> {
+async function answer(call: Call, sent: unknown): Promise<Reply> {
+  const body = fromOlder(sent);
   const parsed = requests[call].safeParse(body);
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;
@@ -121,7 +123,7 @@ export async function knock(name: string, type: string | null, text: string | nu
     return await answer(call, body);
   } catch (error) {
     if (error instanceof Impossible)
-      return refuse(422, "chamber", error.message, "Change one of the values that it names.");
+      return refuse(422, error.field, error.message, "Change one of the values that it names.");
     if (error instanceof Overlong)
       return refuse(
         422,

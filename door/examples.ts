@@ -18,7 +18,7 @@ export const examples: Example[] = [
     body: {
       chamber: {
         room: { low: typed(4), high: typed(16) },
-        stages: [{ stage: { low: typed(18), high: typed(20) } }],
+        stages: [{ id: "s1", stage: { low: typed(18), high: typed(20) }, settings: {} }],
       },
     },
     look: "settings.setpoint",
@@ -35,9 +35,9 @@ export const examples: Example[] = [
     body: {
       chamber: {
         cabinet: { kind: typed("foam") },
-        unit: { kind: typed("heatOnly") },
-        vessels: [{ vessel: {}, product: { kind: typed("hold") } }],
-        stages: [{ stage: { low: typed(30), high: typed(32) } }],
+        controllers: [{ id: "u1", unit: { kind: typed("heatOnly") }, probes: ["p1"], heat: ["h1"], cold: ["c1"] }],
+        vessels: [{ id: "v1", vessel: {}, product: { kind: typed("hold") }, band: {} }],
+        stages: [{ id: "s1", stage: { low: typed(30), high: typed(32) }, settings: {} }],
       },
       days: 3,
       bins: 72,
@@ -47,7 +47,7 @@ export const examples: Example[] = [
   {
     call: "verdicts",
     title: "What is wrong with a probe in the air",
-    body: { chamber: { probes: [{ probe: { place: typed("air") } }] }, days: 5 },
+    body: { chamber: { probes: [{ id: "p1", in: "v1", probe: { place: typed("air") } }] }, days: 5 },
     look: "verdicts.0.title",
   },
   {

@@ -15,7 +15,7 @@ const said = z.strictObject({ C: text, F: text }).describe("In °C and in °F");
 const endless = z.number().nullable();
 
 const settings = z.strictObject(settingsShape);
-const points = z.strictObject({ heatOn: celsius, heatOff: celsius, coolOn: celsius, coolOff: celsius });
+const points = z.strictObject({ heatOn: celsius, heatOff: celsius, coldOn: celsius, coldOff: celsius });
 const question = z.strictObject({ id: text, field: z.enum(Object.keys(settingsShape)), text });
 
 const sections = Object.keys(sectionShapes) as SectionName[];
@@ -23,7 +23,8 @@ const edit = z
   .strictObject({
     section: z.enum(sections),
     field: z.string(),
-    index: z.int().optional(),
+    id: z.string().optional().describe("Entry of a list; the first where nothing is said."),
+    stage: z.string().optional().describe("Of a setting: the stage."),
     value: z.unknown().optional().describe("Without a value the default is put back."),
   })
   .describe("One change of one value of a chamber.");
@@ -49,6 +50,7 @@ const span = z.strictObject({ low: celsius, high: celsius, lowAt: seconds, highA
 const usual = z.strictObject({ run: seconds, rest: seconds.nullable() }).nullable();
 const energy = [
   "heater",
+  "fire",
   "product",
   "evaporated",
   "fan",
@@ -61,6 +63,9 @@ const energy = [
   "melted",
 ];
 const metrics = z.strictObject({
+  stage: text.nullable().describe("Null: the whole program"),
+  judged: text.describe("A vessel's id, or air"),
+  from: seconds,
   seconds,
   timeToBand: seconds.nullable().describe("s; null: it never gets there"),
   inBand: share,
@@ -73,8 +78,8 @@ const metrics = z.strictObject({
   heatDutyLastDay: share,
   coldDutyLastDay: share,
   heatStarts: z.int(),
-  compressorStarts: z.int(),
-  compressorStartsPerDay: z.number(),
+  coldStarts: z.int(),
+  coldStartsPerDay: z.number(),
   busiestHour: z.strictObject({ starts: z.int(), from: seconds }),
   shortestRest: seconds.nullable(),
   longestRun: seconds.nullable(),
@@ -83,6 +88,26 @@ const metrics = z.strictObject({
   reversals: z.strictObject({ count: z.int(), perDay: z.number(), worstFrom: seconds.nullable() }),
   runOn: z.strictObject({ heat: kelvins, cold: kelvins }),
   alarm: z.strictObject({ low: seconds, high: seconds, lowSettled: seconds, highSettled: seconds }),
+  controls: z.array(
+    z.strictObject({
+      id: text,
+      lowAlarm: seconds,
+      highAlarm: seconds,
+      lowSettled: seconds,
+      highSettled: seconds,
+      runOn: z.strictObject({ heat: kelvins, cold: kelvins }),
+    }),
+  ),
+  devices: z.array(
+    z.strictObject({
+      id: text,
+      starts: z.int(),
+      duty: share,
+      busiestHour: z.strictObject({ starts: z.int(), from: seconds }),
+      shortestRest: seconds.nullable(),
+      longestRun: seconds.nullable(),
+    }),
+  ),
   energy: z.strictObject(Object.fromEntries(energy.map((e) => [e, joules]))),
   fuelOutAt: seconds.nullable(),
   iceGoneAt: seconds.nullable(),
@@ -106,12 +131,21 @@ const verdict = z.strictObject({
   text,
   moment: seconds.nullable().describe("Moment of the trial that shows it, s"),
   remedies: z.array(z.strictObject({ id: text, label: text, edits })),
+  stage: text.nullable().describe("Of a program with several stages: the one that it is about"),
+  about: text.nullable().describe("Vessel, controller or device that it is about, where there are several"),
 });
+const keyed = z.array(z.strictObject({ id: text, controllers: z.array(z.strictObject({ id: text, settings })) }));
 
 const season = z.strictObject({
   name: z.enum(["coldest", "mild", "hottest"]),
+  judged: text.describe("What fares worst: a vessel's id, or air"),
   low: celsius,
   high: celsius,
+  band: z.strictObject({ low: celsius, high: celsius, target: celsius }),
+  past: kelvins.describe("How far past its band; negative within it"),
+  away: kelvins.describe("How far from its target"),
+  heldLow: kelvins,
+  heldHigh: kelvins,
   startsPerHour: z.number(),
   reversalsPerDay: z.number(),
   runOn: z.strictObject({ heat: kelvins, cold: kelvins }).describe("How far the probe ran on after each device, K"),
@@ -119,7 +153,7 @@ const season = z.strictObject({
 const tradePoint = z.strictObject({
   score: z.strictObject({
     candidate: z.strictObject({ heating: kelvins, cooling: kelvins, shift: kelvins }),
-    settings,
+    settings: z.array(settings).describe("Of each controller, in their order"),
     seasons: z.array(season),
     tight: z.boolean().describe("Heat and cold lie closer together than the probe runs on"),
     mostStarts: z.number().nullable().describe("Starts an hour that it may have; null: as many as it likes"),
@@ -141,12 +175,13 @@ export const responses = {
     margins: z.strictObject({ heating: kelvins, cooling: kelvins }),
     points,
     switching: z
-      .strictObject(Object.fromEntries(["heatOn", "heatOff", "coolOn", "coolOff"].map((p) => [p, celsius.nullable()])))
+      .strictObject(Object.fromEntries(["heatOn", "heatOff", "coldOn", "coldOff"].map((p) => [p, celsius.nullable()])))
       .describe("True temperatures at the probe; null for an outlet that is not there"),
     sentence: texts,
     findings: z.array(z.strictObject({ id: text, field: text, text })),
     questions: z.array(question),
     steps: z.array(z.strictObject({ text, value: text })),
+    stages: keyed.describe("What is keyed into every controller in every stage"),
   }),
   "read-back": z.strictObject({
     settings,
@@ -158,11 +193,29 @@ export const responses = {
   trial: z.strictObject({
     days: z.number(),
     startHour: z.number(),
-    settings,
+    keyed,
     trace,
-    metrics,
+    metrics: metrics.describe("Of the whole program, for what fares worst in it"),
+    stages: z.array(
+      z.strictObject({
+        id: text,
+        from: seconds,
+        to: seconds,
+        dueAt: seconds.nullable().describe("When an end of it came, s"),
+        endedBy: z
+          .union([z.int(), z.literal("latest")])
+          .nullable()
+          .describe("Which of its ends"),
+        progress: z.array(share.nullable()),
+        metrics: z.array(metrics).describe("One for each thing that its band is for"),
+      }),
+    ),
+    whole: z.array(metrics),
+    bands: z.array(z.strictObject({ stage: z.int(), from: seconds, to: seconds, low: celsius, high: celsius })),
+    finishedAt: seconds.nullable(),
     heat: z.array(seconds).describe("Starts and stops of the heat in turn, s"),
     cold: z.array(seconds),
+    devices: z.array(z.strictObject({ id: text, times: z.array(seconds) })),
   }),
   verdicts: z.strictObject({ verdicts: z.array(verdict) }),
   recommendation: z.strictObject({
@@ -173,10 +226,12 @@ export const responses = {
     binding: z
       .strictObject({
         season: season.shape.name,
+        judged: text,
         text: said,
-        frees: z.array(z.strictObject({ label: said, edits })),
+        relaxations: z.array(z.strictObject({ label: said, edits })),
       })
       .nullable(),
+    controllers: texts.describe("Ids of the controllers that the numbers are for"),
     trials: z.int(),
     explanation: texts,
   }),

@@ -1,19 +1,19 @@
 import * as z from "zod";
-import { chamberRecord, settingsShape } from "@/core/model";
+import { chamberFields, settingsShape } from "@/core/model";
 
 /** A chamber as the application stores it, without its envelope: only what differs from the defaults. */
-export const chamberInput = chamberRecord
+export const chamberInput = chamberFields
   .pick({
     room: true,
     roomSeries: true,
     cabinet: true,
     thermal: true,
-    heater: true,
-    cooler: true,
-    unit: true,
-    settings: true,
+    devices: true,
+    controllers: true,
     vessels: true,
     probes: true,
+    job: true,
+    program: true,
     stages: true,
     happenings: true,
   })
@@ -25,14 +25,18 @@ export const MOST_DAYS = 30;
 
 const scale = z.enum(["C", "F"]).default("C").describe("Scale of the texts that come back.");
 const days = z.number().min(0.05).max(MOST_DAYS).default(7).describe("Length of the trial, days.");
+const stage = z.string().optional().describe("Id of a stage; the first where nothing is said.");
+const controller = z.string().optional().describe("Id of a controller; the first where nothing is said.");
 const bins = z.int().min(1).max(1000).default(280).describe("Bins of the trace.");
 
 export const requests = {
-  settings: z.strictObject({ chamber: chamberInput, scale }),
+  settings: z.strictObject({ chamber: chamberInput, scale, stage, controller }),
   "read-back": z.strictObject({
     chamber: chamberInput,
     settings: z.strictObject(settingsShape).partial().strict().describe("Numbers as they stand in the unit: °C, K, s."),
     scale,
+    stage,
+    controller,
   }),
   trial: z.strictObject({ chamber: chamberInput, days, bins }),
   verdicts: z.strictObject({ chamber: chamberInput, days, scale }),
@@ -41,6 +45,8 @@ export const requests = {
     scale,
     probe: z.boolean().default(false).describe("Look for the place of the probe too."),
     heater: z.boolean().default(false).describe("Look for the size of the heater too."),
+    stage,
+    controller: controller.describe("Id of a controller: those that hold the same are searched for together."),
   }),
 } as const;
 export type Call = keyof typeof requests;

@@ -44,7 +44,7 @@ export function BackupDesk() {
       <p>
         Everything is stored in this browser and nowhere else. A file keeps it safe and carries it to another device;
         its form is published as a{" "}
-        <a className="underline" href="/schema/workshop-2.json">
+        <a className="underline" href="/schema/workshop-3.json">
           JSON Schema
         </a>
         .

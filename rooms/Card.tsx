@@ -7,9 +7,10 @@ import { hasLid } from "@/core/chamber";
 import { alarmsOf, keyingSteps, labelOf, parametersOf, plainLabel, printSetting } from "@/core/controller";
 import type { ChamberRecord } from "@/core/model";
 import { placeLabel } from "@/core/probe";
-import { celsius, inScale, printTemperature } from "@/core/quantity";
+import { controllerName, sayEnds, stageName } from "@/core/program";
+import { celsius, inScale, printTemperature, type Scale } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
-import { planOf, sentenceOfPlan, type Plan } from "@/core/trial";
+import { planSentence, type Plan, type Trial } from "@/core/trial";
 import { whatIsNormal, type Verdict } from "@/core/verdict";
 import { useDesk, useWorkshop } from "@/workshop";
 import { RoomHead } from "./RoomHead";
@@ -47,11 +48,10 @@ function CardDesk({ record }: { record: ChamberRecord }) {
     preferences.system === "customary" ? "half-letter" : "a6",
   );
   const records = useMemo(() => [record], [record]);
-  const plan = useMemo(() => planOf(record), [record]);
-  const scale = plan.chamber.unit.scale;
+  // The card is for the unit: it reads in the scale of the first.
+  const scale = record.controllers[0]!.unit.scale?.value ?? "C";
   const answer = useVerdicts(records, preferences, scale)[record.id];
   const paper = sizes.find((s) => s.value === size)!;
-  const normal = answer ? whatIsNormal({ plan, trial: answer.trial, scale }) : [];
   return (
     <>
       <RoomHead title="Card for the door" back={`/bench?c=${record.id}&at=settings`}>
@@ -79,44 +79,52 @@ function CardDesk({ record }: { record: ChamberRecord }) {
           style={{ width: `calc(${paper.width} + 8mm)`, minHeight: paper.height }}
           data-ready={Boolean(answer)}
         >
-          <CardFace
-            record={record}
-            plan={plan}
-            normal={normal}
-            wrong={answer?.verdicts.filter((v) => v.severity === "danger") ?? []}
-          />
+          {answer ? (
+            <CardFace
+              name={record.name}
+              plan={answer.plan}
+              trial={answer.trial}
+              verdicts={answer.verdicts}
+              scale={scale}
+            />
+          ) : (
+            <p>Working out what stands on it …</p>
+          )}
         </article>
       </main>
     </>
   );
 }
 
-function CardFace({
-  record,
-  plan,
-  normal,
-  wrong,
-}: {
-  record: ChamberRecord;
+interface FaceProps {
+  name: string;
   plan: Plan;
-  normal: string[];
-  wrong: Verdict[];
-}) {
-  const { settings, chamber, ask } = plan;
-  const { unit } = chamber;
-  const show = (t: number) => printTemperature(celsius(t), unit.scale, unit.resolution);
-  const probe = cautionsAt("card")[0];
-  const alarms = alarmsOf(settings, unit);
-  const { heater: heats, cooler: cools } = plan.plugged;
+  trial: Trial;
+  verdicts: readonly Verdict[];
+  scale: Scale;
+}
+
+function CardFace({ name, plan, trial, verdicts, scale }: FaceProps) {
+  const { chamber, stages } = plan;
+  const wrong = verdicts.filter((v) => v.severity === "danger");
+  const show = (t: number, resolution = 0.1) => printTemperature(celsius(t), scale, resolution);
+  const probes = cautionsAt("card")[0];
   const lid = hasLid(chamber.cabinet.kind);
-  const steps = keyingSteps(settings, unit, plan.plugged);
-  const sheet = unit.enter || unit.leave || unit.pause !== "unknown";
+  const judgement = { plan, trial, scale };
+  const several = stages.length > 1;
+  const low = Math.min(...stages.map((s) => s.stage.low));
+  const high = Math.max(...stages.map((s) => s.stage.high));
+  const own = chamber.vessels.filter((v) => v.band);
+  const normal = stages.flatMap((s) => {
+    const lines = whatIsNormal(judgement, s.id);
+    return lines.length && several ? [`${stageName(chamber.stages, s.id)}: ${lines.join(" ")}`] : lines;
+  });
   return (
     <div className="grid gap-[1.6mm]">
       <header className="flex items-baseline justify-between gap-2 border-b-2 border-black pb-[1mm]">
-        <h2 className="text-[1.6em] leading-tight">{record.name}</h2>
+        <h2 className="text-[1.6em] leading-tight">{name}</h2>
         <p className="shrink-0">
-          {show(ask.low)} to {show(ask.high)}
+          {show(low)} to {show(high)}
         </p>
       </header>
       {wrong.length > 0 && (
@@ -124,37 +132,19 @@ function CardFace({
           <strong>Not in order yet.</strong> The trial says: {wrong.map((v) => v.title.toLowerCase()).join("; ")}.
         </p>
       )}
-      <table className="w-full border-collapse">
-        <tbody>
-          {parametersOf(unit).map((field) => (
-            <tr key={field} className="border-b border-black/40">
-              <th scope="row" className="py-[0.5mm] text-left font-normal">
-                {unit.labels[field]?.position ? `${unit.labels[field]?.position}. ` : ""}
-                {unit.labels[field]?.label ? (
-                  <>
-                    <strong>{labelOf(field, unit)}</strong> ({plainLabel(field, unit).toLowerCase()})
-                  </>
-                ) : (
-                  labelOf(field, unit)
-                )}
-              </th>
-              <td className="text-right text-[1.15em] font-bold">{printSetting(settings, field, unit)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {sheet && (
+      {own.length > 0 && (
         <p>
-          {[steps[0], steps.at(-2)].map((step) => (
-            <span key={step!.text}>{step!.text} </span>
+          {own.map((v) => (
+            <span key={v.id}>
+              Vessel {chamber.vessels.indexOf(v) + 1}: {show(v.band!.low)} to {show(v.band!.high)}.{" "}
+            </span>
           ))}
         </p>
       )}
-      <section>
-        {sentenceOfPlan(plan, unit.scale).map((line) => (
-          <p key={line}>{line}</p>
-        ))}
-      </section>
+      {several && <CardProgram plan={plan} scale={scale} />}
+      {chamber.controllers.map((_, c) => (
+        <CardUnit key={chamber.controllers[c]!.id} plan={plan} index={c} />
+      ))}
       {normal.length > 0 && (
         <section>
           <h3 className="text-[1.1em]">{wrong.length > 0 ? "What it will do" : "What is normal"}</h3>
@@ -165,34 +155,196 @@ function CardFace({
       )}
       <section>
         <h3 className="text-[1.1em]">When the alarm sounds</h3>
-        {alarms.low !== null && (
-          <p>
-            <strong>{show(alarms.low)} and below:</strong> it is getting too cold. {lid ? "Lid on" : "Door shut"}?{" "}
-            {heats && "Heater warm to the touch of a gloved hand, its plug in? "}
-            {cools && "Cooling stuck on?"}
-          </p>
-        )}
-        {alarms.high !== null && (
-          <p>
-            <strong>{show(alarms.high)} and above:</strong> it is getting too warm. {lid ? "Lid on" : "Door shut"}?{" "}
-            {cools && "Fridge running, its own dial at the coldest? "}
-            {heats && "Heater stuck on? Pull its plug first."}
-          </p>
-        )}
-        {alarms.low === null && alarms.high === null && <p>This unit sounds no alarm: look at it every day.</p>}
+        <CardAlarms plan={plan} lid={lid} />
         <p>
-          <strong>First of all: is the probe in its place?</strong>{" "}
-          {placeLabel(chamber.probes[0]!.place, chamber.cabinet)}. {probe?.text}
+          <strong>
+            First of all:{" "}
+            {chamber.controllers.length > 1 ? "are the probes in their places" : "is the probe in its place"}?
+          </strong>{" "}
+          {chamber.controllers
+            .map((c) => {
+              const probe = chamber.probes.find((p) => p.id === c.probes[0])!;
+              const of = chamber.controllers.length > 1 ? `${controllerName(chamber, c.id)}: ` : "";
+              return `${of}${placeLabel(probe.place, chamber.cabinet)}.`;
+            })
+            .join(" ")}{" "}
+          {probes?.text}
         </p>
       </section>
       <section>
         <h3 className="sr-only">Temperatures in both scales</h3>
-        <ScaleTable low={ask.low} high={ask.high} />
+        <ScaleTable low={stages[0]!.stage.low} high={stages[0]!.stage.high} />
       </section>
       <footer className="border-t border-black/40 pt-[0.5mm] text-[0.85em]">
         Unplug before you open anything. A steady temperature is no proof of safety.
       </footer>
     </div>
+  );
+}
+
+/** The stages in turn, with their bands and their ends. */
+function CardProgram({ plan, scale }: { plan: Plan; scale: Scale }) {
+  const { chamber, stages } = plan;
+  const show = (t: number) => printTemperature(celsius(t), scale);
+  return (
+    <table className="w-full border-collapse">
+      <thead>
+        <tr className="border-b border-black text-left">
+          <th className="font-bold">Stage</th>
+          <th className="font-bold">Band</th>
+          <th className="font-bold">Goes on</th>
+        </tr>
+      </thead>
+      <tbody>
+        {stages.map(({ id, stage }, i) => (
+          <tr key={id} className="border-b border-black/40 align-top">
+            <th scope="row" className="py-[0.4mm] pr-2 text-left font-bold">
+              {i + 1}. {stageName(chamber.stages, id)}
+            </th>
+            <td className="pr-2 whitespace-nowrap">
+              {show(stage.low).replace(/\u00a0.*/, "")} to {show(stage.high)}
+            </td>
+            <td>{sayEnds(stage, chamber, scale)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** What is keyed into one unit: what stays all through, and what changes with the stage. */
+function CardUnit({ plan, index }: { plan: Plan; index: number }) {
+  const { chamber, stages } = plan;
+  const controller = chamber.controllers[index]!;
+  const { unit } = controller;
+  const controls = stages.map((s) => s.controls[index]!);
+  const [first] = controls;
+  const parameters = parametersOf(unit);
+  const stays = parameters.filter((p) => controls.every((c) => Math.abs(c.settings[p] - first!.settings[p]) < 1e-9));
+  const changes = parameters.filter((p) => !stays.includes(p));
+  const steps = keyingSteps(first!.settings, unit, first!.plugged);
+  const sheet = unit.enter || unit.leave || unit.pause !== "unknown";
+  return (
+    <section className="grid gap-[1mm]">
+      {chamber.controllers.length > 1 && (
+        <h3 className="text-[1.1em] first-letter:uppercase">{controllerName(chamber, controller.id)}</h3>
+      )}
+      {changes.length > 0 && (
+        <table className="w-full border-collapse">
+          <thead>
+            <tr className="border-b border-black text-left align-bottom">
+              <th className="font-bold">Key in for</th>
+              {changes.map((p) => (
+                <th key={p} className="pl-1 text-right font-bold">
+                  {labelOf(p, unit)}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {stages.map(({ id }, s) => (
+              <tr key={id} className="border-b border-black/40">
+                <th scope="row" className="py-[0.4mm] text-left font-normal">
+                  {s + 1}. {stageName(chamber.stages, id)}
+                </th>
+                {changes.map((p) => (
+                  <td key={p} className="pl-1 text-right font-bold whitespace-nowrap">
+                    {printSetting(controls[s]!.settings, p, unit)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {stays.length > 0 && (
+        <table className="w-full border-collapse">
+          <tbody>
+            {stays.map((field) => (
+              <tr key={field} className="border-b border-black/40">
+                <th scope="row" className="py-[0.5mm] text-left font-normal">
+                  {unit.labels[field]?.position ? `${unit.labels[field]?.position}. ` : ""}
+                  {unit.labels[field]?.label ? (
+                    <>
+                      <strong>{labelOf(field, unit)}</strong> ({plainLabel(field, unit).toLowerCase()})
+                    </>
+                  ) : (
+                    labelOf(field, unit)
+                  )}
+                </th>
+                <td className="text-right text-[1.15em] font-bold">{printSetting(first!.settings, field, unit)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {sheet && (
+        <p>
+          {[steps[0], steps.at(-2)].map((step) => (
+            <span key={step!.text}>{step!.text} </span>
+          ))}
+        </p>
+      )}
+      {stages.length === 1 && (
+        <div>
+          {planSentence({ control: first!, controller }, unit.scale).map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** What to look at when an alarm sounds, unit by unit; of stages, in the first, unless they differ. */
+function CardAlarms({ plan, lid }: { plan: Plan; lid: boolean }) {
+  const { chamber, stages } = plan;
+  const sounding = chamber.controllers.flatMap((controller, c) => {
+    const all = stages.map((s) => alarmsOf(s.controls[c]!.settings, controller.unit));
+    const { plugged } = stages[0]!.controls[c]!;
+    const show = (t: number) => printTemperature(celsius(t), controller.unit.scale, controller.unit.resolution);
+    const at = (side: "low" | "high", word: string) => {
+      const values = [...new Set(all.map((a) => a[side]).filter((t) => t !== null))].map(show);
+      if (values.length === 0) return null;
+      return values.length === 1 ? `${values[0]} and ${word}` : `The ${side} alarm of the stage`;
+    };
+    const of = chamber.controllers.length > 1 ? `${controllerName(chamber, controller.id)}, ` : "";
+    const low = at("low", "below");
+    const high = at("high", "above");
+    return [
+      low === null ? null : { id: `${controller.id} low`, at: `${of}${low}`, cold: true, plugged },
+      high === null ? null : { id: `${controller.id} high`, at: `${of}${high}`, cold: false, plugged },
+    ].filter((r) => r !== null);
+  });
+  if (sounding.length === 0)
+    return (
+      <p>
+        {chamber.controllers.length > 1 ? "None of these units sounds an alarm" : "This unit sounds no alarm"}: look at
+        it every day.
+      </p>
+    );
+  const heats = plan.stages[0]!.controls.some((c) => c.plugged.heater);
+  const cools = plan.stages[0]!.controls.some((c) => c.plugged.cooler);
+  return (
+    <>
+      {sounding.map(({ id, at, cold }) => (
+        <p key={id}>
+          <strong className="inline-block first-letter:uppercase">{at}:</strong> it is getting too{" "}
+          {cold ? "cold" : "warm"}. {lid ? "Lid on" : "Door shut"}?{" "}
+          {cold ? (
+            <>
+              {heats && "Heater warm to the touch of a gloved hand, its plug in? "}
+              {cools && "Cooling stuck on?"}
+            </>
+          ) : (
+            <>
+              {cools && "Fridge running, its own dial at the coldest? "}
+              {heats && "Heater stuck on? Pull its plug first."}
+            </>
+          )}
+        </p>
+      ))}
+    </>
   );
 }
 

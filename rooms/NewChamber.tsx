@@ -60,7 +60,7 @@ export function NewChamber() {
   const create = () => {
     // A unit bought where people think in °F shows °F.
     const unit: Edit[] = scale === "F" ? [{ section: "unit", field: "scale", value: "F" }] : [];
-    const made = addChamber(name || suggested, [...editsOf(answers), ...unit]);
+    const made = addChamber(name || suggested, [...editsOf(answers), ...unit], answers.job);
     if ("problem" in made) setProblem(made.problem);
     else router.push(`/bench?c=${made.id}&at=job`);
   };

@@ -7,7 +7,7 @@ import { nextStation, stationInfo, VerdictTitle } from "@/bench";
 import { boxes, describe } from "@/core/chamber";
 import type { ChamberRecord, PreferencesRecord } from "@/core/model";
 import { productLabels } from "@/core/product";
-import { printTemperature } from "@/core/quantity";
+import { celsius, printTemperature } from "@/core/quantity";
 import { bringDemoBack } from "@/demo";
 import { CabinetDrawing } from "@/parts/cabinet";
 import { useWorkshop } from "@/workshop";
@@ -92,8 +92,11 @@ function Chamber({
   const { scale, system } = preferences;
   const next = answer ? nextStation(record, answer.verdicts) : null;
   const worst = answer?.verdicts[0];
-  const { product } = chamber.vessels[0]!;
-  const stage = chamber.stages[0]!;
+  const { stages, vessels } = chamber;
+  const low = Math.min(...stages.map((s) => s.low));
+  const high = Math.max(...stages.map((s) => s.high));
+  const products = [...new Set(vessels.map((v) => v.product.kind))];
+  const named = products.filter((kind) => kind !== "hold").map((kind) => productLabels[kind]);
   return (
     <>
       <Link
@@ -110,8 +113,10 @@ function Chamber({
           <RemoveChamber record={record} />
         </div>
         <p className="quiet">
-          {product.kind === "hold" ? boxes[chamber.cabinet.kind].label : productLabels[product.kind]},{" "}
-          {printTemperature(stage.low, scale)} to {printTemperature(stage.high, scale)}
+          {named.length === 0 ? boxes[chamber.cabinet.kind].label : named.join(" and ")},{" "}
+          {printTemperature(celsius(low), scale)} to {printTemperature(celsius(high), scale)}
+          {stages.length > 1 && ` in ${stages.length} stages`}
+          {vessels.length > 1 && `, ${vessels.length} kinds of vessel`}
           {record.demo && ". Part of the demo, with invented data"}
         </p>
         <p className="min-h-6">

@@ -4,19 +4,18 @@ import { isMainThread, parentPort, Worker } from "node:worker_threads";
 import { newChamber } from "../core/chamber";
 import { applyEdits, type Edit } from "../core/model";
 import { celsius } from "../core/quantity";
-import { scoreOf, seasonsOf } from "../core/recommend";
+import { scoreOf, setupsOf } from "../core/recommend";
 import { randomChambers } from "../core/testing/randomChambers";
 import { remedyShare } from "../core/testing/remedyShare";
-import { planOf } from "../core/trial";
 
 const edit = (field: string, value: number): Edit => ({ section: "room", field, value: celsius(value) }) as Edit;
 const record = applyEdits(newChamber("bench", "Bench", "2026-01-01T00:00:00.000Z"), [edit("low", 5), edit("high", 28)]);
-const plan = planOf(record);
-const seasons = seasonsOf(plan.chamber);
+const [setup] = setupsOf(record, { probe: false, heater: false });
+const { plan, group, seasons, keyed } = setup!;
 /** Scores every `of`th candidate of a hundred, over all seasons. */
 function scoreShare(first: number, of: number): void {
   for (let i = first; i < 100; i += of)
-    scoreOf({ heating: 0.3 + i * 0.02, cooling: 0.3 + i * 0.01, shift: 0 }, plan.chamber, seasons, plan.settings, true);
+    scoreOf({ heating: 0.3 + i * 0.02, cooling: 0.3 + i * 0.01, shift: 0 }, plan.chamber, group, seasons, keyed);
 }
 
 if (!isMainThread)

@@ -2,7 +2,7 @@
 import { addProbe, addVessel, boxes, buildNetwork, newChamber } from "../core/chamber";
 import { applyEdits, cabinetKinds, type Edit } from "../core/model";
 import { celsius } from "../core/quantity";
-import { plainTrial, planOf, runTrial, stepFor } from "../core/trial";
+import { planOf, runTrial, stepFor, trialOf } from "../core/trial";
 
 const fresh = newChamber("bench", "Bench", "2026-01-01T00:00:00.000Z");
 const edit = (section: string, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
@@ -13,10 +13,11 @@ const band = (low: number, high: number) => [
 ];
 
 function time(record: typeof fresh, days: number, dt?: number, runs = 7) {
-  const { chamber, settings } = planOf(record);
+  const plan = planOf(record);
+  const { chamber } = plan;
   const spans = Array.from({ length: runs }, () => {
     const start = performance.now();
-    runTrial(plainTrial(chamber, settings, days, dt));
+    runTrial(trialOf(plan, days, dt));
     return performance.now() - start;
   }).sort((a, b) => a - b);
   const nodes = buildNetwork(chamber).nodes.length;

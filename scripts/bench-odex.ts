@@ -1,12 +1,10 @@
 // The same two days by the exact hold and by the general solver, at the same accuracy, as a ratio.
-import { describe } from "../core/chamber";
 import { recorder, largestDifference } from "../core/testing/replay";
-import { advance, plainTrial, planOf, startRun } from "../core/trial";
+import { advance, planOf, startRun, trialOf } from "../core/trial";
 import { hollinMill } from "../demo/hollinMill";
 
 const record = hollinMill()[0]!;
-const { settings } = planOf(record);
-const input = plainTrial(describe(record), settings, 2, 5);
+const input = trialOf(planOf(record), 2, 5);
 const silent = { sample: () => undefined };
 
 const time = (work: () => void, runs: number): number => {

@@ -3,13 +3,14 @@ import * as z from "zod";
 import type { ChamberRecord } from "@/core/model";
 import type { Scale } from "@/core/quantity";
 import {
-  plainTrial,
   planOf,
   runKept,
   stretchOf,
+  trialOf,
   usualGrace,
   type FailureGrace,
-  type KeptTrial,
+  type KeptRun,
+  type Plan,
   type Metrics,
   type Trace,
   type Trial,
@@ -19,9 +20,9 @@ import {
   progressOf,
   searchOf,
   tryTask,
-  type Progress,
   type Recommendation,
   type RecommendOptions,
+  type SearchProgress,
   type Task,
   type Tried,
 } from "@/core/recommend";
@@ -32,21 +33,23 @@ import { deal, type Hand } from "./deal";
 z.config({ jitless: true });
 
 export interface TrialAnswer {
+  /** The plan that the trial ran on: worked out here, once. */
+  plan: Plan;
   trial: Trial;
   verdicts: Verdict[];
   /** Milliseconds spent computing. */
   took: number;
 }
 
-type Kept = Pick<KeptTrial, "run" | "checkpoints">;
+type Kept = Pick<KeptRun, "run" | "checkpoints">;
 /** The last trials, so that any stretch of them can be looked at closely without running all of it again. */
 const kept = new Map<string, Kept>();
 const MOST_KEPT = 3;
 const keyOf = (record: ChamberRecord, days: number) => `${days}|${JSON.stringify(record)}`;
 
-function run(record: ChamberRecord, days: number): KeptTrial & { plan: ReturnType<typeof planOf> } {
+function run(record: ChamberRecord, days: number): KeptRun & { plan: ReturnType<typeof planOf> } {
   const plan = planOf(record);
-  const done = runKept(plainTrial(plan.chamber, plan.settings, days));
+  const done = runKept(trialOf(plan, days));
   if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!);
   kept.set(keyOf(record, days), { run: done.run, checkpoints: done.checkpoints });
   return { ...done, plan };
@@ -73,7 +76,7 @@ export const bench = {
     const started = performance.now();
     const { trial, plan } = run(record, days);
     const verdicts = judge(plan, trial, scale);
-    const answer = { trial, verdicts, took: performance.now() - started };
+    const answer = { plan, trial, verdicts, took: performance.now() - started };
     return transfer(answer, buffersOf(trial.trace));
   },
 
@@ -87,10 +90,9 @@ export const bench = {
     return weigh(record, verdict, all, days, scale);
   },
 
-  /** Hours of grace of the usual failures. */
-  grace(record: ChamberRecord, metrics: Metrics): FailureGrace[] {
-    const { chamber, settings } = planOf(record);
-    return usualGrace(chamber, settings, metrics);
+  /** Hours of grace of the usual failures in a stage, for what its metrics are of. */
+  grace(plan: Plan, metrics: Metrics): FailureGrace[] {
+    return usualGrace(plan, metrics);
   },
 
   /** A piece of another worker's search. */
@@ -114,7 +116,7 @@ export const bench = {
   async recommend(
     record: ChamberRecord,
     options: RecommendOptions,
-    onProgress: (progress: Progress) => void,
+    onProgress: (progress: SearchProgress) => void,
   ): Promise<Recommendation | null> {
     const mine = ++search;
     const steps = searchOf(record, options, setupsFor);

@@ -1,3 +1,4 @@
+import { join } from "node:path";
 import Ajv2020 from "ajv/dist/2020";
 import { readFileSync } from "node:fs";
 import { publishedSchema } from "@/core/model";
@@ -16,7 +17,7 @@ describe("backup", () => {
   });
 
   it("fits the published JSON Schema, by a validator that is not ours; the published file is the present one", () => {
-    const published = JSON.parse(readFileSync("public/schema/workshop-2.json", "utf8")) as object;
+    const published = JSON.parse(readFileSync("public/schema/workshop-3.json", "utf8")) as object;
     expect(published).toEqual(JSON.parse(JSON.stringify(publishedSchema())));
     const ajv = new Ajv2020({ strict: false, validateFormats: false });
     const valid = ajv.compile(published);
@@ -29,7 +30,7 @@ describe("backup", () => {
   it.each([
     ["{ half a file", /not complete JSON/],
     ["[]", /no workshop backup/],
-    ['{"format":"gentle-crock-workshop","version":3,"records":[]}', /newer Gentle Crock/],
+    ['{"format":"gentle-crock-workshop","version":4,"records":[]}', /newer Gentle Crock/],
     ['{"format":"gentle-crock-workshop","version":1,"records":[]}', /empty/],
     [
       '{"format":"gentle-crock-workshop","version":1,"records":[{"kind":"chamber"}]}',
@@ -52,18 +53,45 @@ describe("backup", () => {
 });
 
 describe("records", () => {
-  // A record as the first version wrote it, field for field.
-  it("of version 1 are lifted: nothing typed is lost, and what is new is empty", () => {
-    const [now] = hollinMill();
-    const { roomSeries: _s, thermal: _t, happenings: _h, ...old } = now!;
+  const kept = (
+    JSON.parse(readFileSync(join(__dirname, "../core/testing/data/trials-2.json"), "utf8")) as { record: object }[]
+  ).map((k) => k.record as Record<string, unknown>);
+
+  it("of version 2 are lifted, every one that the project keeps, and a backup of them restores", () => {
+    const read = readBackup(JSON.stringify({ format: "gentle-crock-workshop", version: 2, records: kept }));
+    expect(read.ok && read.value.damaged).toEqual([]);
+    expect(read.ok && read.value.chambers).toHaveLength(kept.length);
+  });
+
+  it("of version 1 too: nothing typed is lost, and what is new is empty", () => {
+    const { roomSeries: _s, thermal: _t, happenings: _h, ...old } = kept[0]!;
     const read = readRecord({ ...old, schemaVersion: 1, defaultsVersion: 1 });
-    if (!read.ok) throw new Error(read.problem);
-    expect(read.record).toEqual({ ...now, defaultsVersion: 1 });
+    if (!read.ok || read.record.kind !== "chamber") throw new Error("not lifted");
+    expect(read.record.room).toEqual(old.room);
+    expect(read.record.vessels[0]!.product).toEqual((old.vessels as { product: object }[])[0]!.product);
+    expect(read.record).toMatchObject({ happenings: [], roomSeries: null, program: {}, job: null });
     const backup = readBackup(
       JSON.stringify({ format: "gentle-crock-workshop", version: 1, records: [{ ...old, schemaVersion: 1 }] }),
     );
-    expect(backup.ok && backup.value.chambers[0]!.room).toEqual(now!.room);
+    expect(backup.ok && backup.value.chambers[0]!.room).toEqual(old.room);
   });
+
+  it("that are damaged are named and not thrown over", () => {
+    const { settings: _gone, unit: _unit, ...half } = kept[0]!;
+    const read = readRecord(half);
+    expect(!read.ok && read.problem).toMatch(/damaged/);
+  });
+
+  it("that speak of what is not there are refused, with the place", () => {
+    const [chamber] = hollinMill();
+    const lost = { ...chamber!, controllers: [{ ...chamber!.controllers[0]!, probes: ["p9"] }] };
+    const read = readRecord(lost);
+    expect(!read.ok && read.problem).toMatch(/controllers › 0 › probes › 0: There is no probe \u201cp9\u201d/);
+    const twice = { ...chamber!, controllers: [...chamber!.controllers, { ...chamber!.controllers[0]!, id: "u2" }] };
+    const again = readRecord(twice);
+    expect(!again.ok && again.problem).toMatch(/plugged in twice/);
+  });
+
   it("of a newer version are not touched", () => {
     const read = readRecord({ ...records[0], schemaVersion: 99 });
     expect(!read.ok && read.problem).toMatch(/newer/);

@@ -1,10 +1,10 @@
-import { BACKUP_FORMAT, type BackupFile, type ChamberRecord, type WorkshopRecord } from "@/core/model";
+import { BACKUP_FORMAT, RECORD_VERSION, type BackupFile, type ChamberRecord, type WorkshopRecord } from "@/core/model";
 import { refuse, read, type Read } from "@/core/quantity";
 import { readRecord } from "./migrations";
 
 /** The whole workshop as one file's text. */
 export function writeBackup(records: readonly WorkshopRecord[], now: string): string {
-  const file: BackupFile = { format: BACKUP_FORMAT, version: 2, exportedAt: now, records: [...records] };
+  const file: BackupFile = { format: BACKUP_FORMAT, version: RECORD_VERSION, exportedAt: now, records: [...records] };
   return JSON.stringify(file, null, 2);
 }
 
@@ -28,7 +28,7 @@ export function readBackup(text: string): Read<BackupContents> {
   const { format, version, exportedAt, records } = (file ?? {}) as Record<string, unknown>;
   if (format !== BACKUP_FORMAT || !Array.isArray(records))
     return refuse("This is no workshop backup. Choose a file that was made with \u201cExport the workshop\u201d.");
-  if (version !== 1 && version !== 2)
+  if (typeof version !== "number" || version < 1 || version > RECORD_VERSION)
     return refuse("This backup was made by a newer Gentle Crock. Update this one first.");
   const contents: BackupContents = {
     exportedAt: typeof exportedAt === "string" ? exportedAt : "",

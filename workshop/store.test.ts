@@ -32,7 +32,7 @@ const own = (name = "Mine"): string => {
   if ("problem" in made) throw new Error(made.problem);
   return made.id;
 };
-const settingOf = (id: string) => chamberById(id)?.settings.setpoint?.value;
+const settingOf = (id: string) => chamberById(id)?.stages[0]!.settings.u1?.setpoint?.value;
 
 beforeAll(() => openWorkshop());
 beforeEach(async () => {
@@ -56,7 +56,7 @@ describe("edits", () => {
     await quiet();
     expect(useWorkshop.getState().save).toBe("saved");
     const stored = storage.shelf.get(id);
-    expect(stored?.kind === "chamber" && stored.settings.setpoint?.value).toBe(18);
+    expect(stored?.kind === "chamber" && stored.stages[0]!.settings.u1?.setpoint?.value).toBe(18);
   });
 
   it("that are impossible say why, store nothing and leave nothing to undo", () => {

@@ -156,11 +156,15 @@ export function settle(id: string, station: Station, settled: boolean): void {
 }
 
 /** Adds a chamber with its first answers; returns its id, or the reason why not. */
-export function addChamber(name: string, edits: readonly Edit[]): { id: string } | { problem: string } {
+export function addChamber(
+  name: string,
+  edits: readonly Edit[],
+  job: string | null = null,
+): { id: string } | { problem: string } {
   const id = nanoid(12);
   const tried = tryEdits(newChamber(id, name.trim() || "My chamber", now()), edits);
   if (!tried.ok) return { problem: tried.problem };
-  commit("new chamber", [{ id, before: null, after: tried.value }]);
+  commit("new chamber", [{ id, before: null, after: { ...tried.value, job } }]);
   return { id };
 }
 

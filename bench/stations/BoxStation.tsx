@@ -10,7 +10,7 @@ import {
   lossCoefficient,
   vesselSize,
 } from "@/core/chamber";
-import { cabinetKinds, type CabinetKind, type Edit } from "@/core/model";
+import { cabinetKinds, type CabinetKind, type Chamber, type Edit } from "@/core/model";
 import { measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { CabinetDrawing } from "@/parts/cabinet";
@@ -23,15 +23,22 @@ import { ValueField } from "../ValueField";
 import { Parameters } from "./Parameters";
 import { RoomFields } from "./RoomFields";
 
-/** Values that belong to one kind of box and would be wrong in another. */
-const ofTheKind: Edit[] = (
-  [
-    ["cabinet", ["height", "width", "depth", "insulation", "conductivity", "collar", "fan", "bath"]],
-    ["heater", ["kind", "power"]],
-    ["cooler", ["kind", "power"]],
-    ["probe", ["place", "lag", "share"]],
-  ] as const
-).flatMap(([section, fields]) => fields.map((field) => ({ section, field, value: undefined }) as Edit));
+/** Values that belong to one kind of box and would be wrong in another: of the box, and of all devices and probes. */
+function ofTheKind({ heaters, coolers, probes }: Chamber): Edit[] {
+  const lists = [
+    {
+      section: "cabinet",
+      ids: [undefined],
+      fields: ["height", "width", "depth", "insulation", "conductivity", "collar", "fan", "bath"],
+    },
+    { section: "heater", ids: heaters.map((h) => h.id), fields: ["kind", "power"] },
+    { section: "cooler", ids: coolers.map((c) => c.id), fields: ["kind", "power"] },
+    { section: "probe", ids: probes.map((p) => p.id), fields: ["place", "lag", "share"] },
+  ] as const;
+  return lists.flatMap(({ section, ids, fields }) =>
+    ids.flatMap((id) => fields.map((field) => ({ section, field, id, value: undefined }) as Edit)),
+  );
+}
 
 export function BoxStation() {
   const { chamber, preferences, apply } = useBench();
@@ -57,7 +64,7 @@ export function BoxStation() {
             options={cabinetKinds.map((kind) => ({ value: kind, label: boxes[kind].label }))}
             hint={boxes[cabinet.kind].trade}
             onChoose={(kind: CabinetKind) =>
-              apply([...ofTheKind, { section: "cabinet", field: "kind", value: kind }], "kind of box")
+              apply([...ofTheKind(chamber), { section: "cabinet", field: "kind", value: kind }], "kind of box")
             }
           />
           <Fields title="Measured outside">

@@ -1,16 +1,8 @@
 "use client";
 
-import {
-  coldAvailable,
-  coldNeeded,
-  coolerChoice,
-  coolerLabels,
-  coolersFor,
-  hasCooler,
-  MELTING_HEAT,
-} from "@/core/chamber";
-import type { CoolerKind } from "@/core/model";
-import { peakHeatOf } from "@/core/product";
+import { coldAvailable, coldNeeded, coolerChoice, coolerLabels, coolersFor, cools, MELTING_HEAT } from "@/core/chamber";
+import type { CoolerKind, PlacedCooler } from "@/core/model";
+import { peakHeatOfAll } from "@/core/product";
 import { measures, printDuration, printMeasure, printTemperature } from "@/core/quantity";
 import {
   Choice,
@@ -27,14 +19,15 @@ import { PowerBars } from "../PowerBars";
 import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
 
-export function ColdDevice() {
-  const { chamber, plan, preferences, apply } = useBench();
+/** One cooler, or ice. */
+export function ColdDevice({ cooler }: { cooler: PlacedCooler }) {
+  const { chamber, stage, preferences, apply } = useBench();
+  const { id } = cooler;
   const { scale, system } = preferences;
-  const { cooler, cabinet } = chamber;
-  const { target } = plan.ask;
-  const vessel = chamber.vessels[0]!;
+  const { cabinet } = chamber;
+  const { target } = stage;
   const watts = (w: number) => printMeasure(Math.round(w), measures.power, system);
-  const own = peakHeatOf(vessel, target);
+  const own = peakHeatOfAll(chamber.vessels, target);
   const need = coldNeeded(chamber, target, own);
   const have = coldAvailable(chamber, target, chamber.room.high);
   const kinds = coolersFor(cabinet.kind);
@@ -46,7 +39,7 @@ export function ColdDevice() {
           label="Cold"
           value={cooler.kind}
           options={kinds.map((kind) => ({ value: kind, label: coolerLabels[kind] }))}
-          onChoose={(kind: CoolerKind) => apply(coolerChoice(kind), "cooling")}
+          onChoose={(kind: CoolerKind) => apply(coolerChoice(kind, id), "cooling")}
         />
       ) : (
         <h3 className="text-lg">Cold: none</h3>
@@ -62,7 +55,7 @@ export function ColdDevice() {
         <>
           <Fields title="The compressor" note={note}>
             <ValueField
-              at={{ section: "cooler", field: "power" }}
+              at={{ section: "cooler", field: "power", id }}
               label="Cooling power"
               kind={plainKind("W", 5)}
               value={cooler.power}
@@ -72,7 +65,7 @@ export function ColdDevice() {
           <section className="grid gap-1">
             <h3 className="text-lg">Questions to the fridge</h3>
             <ToggleField
-              at={{ section: "cooler", field: "ownThermostat" }}
+              at={{ section: "cooler", field: "ownThermostat", id }}
               label="Its own thermostat still decides too"
               value={cooler.ownThermostat}
               hint="Turn its dial to the coldest, or bypass it, so that only your controller decides."
@@ -80,7 +73,7 @@ export function ColdDevice() {
             {cooler.ownThermostat && (
               <div className="max-w-60">
                 <ValueField
-                  at={{ section: "cooler", field: "ownThermostatAt" }}
+                  at={{ section: "cooler", field: "ownThermostatAt", id }}
                   label="It cuts with its air at"
                   kind={temperatureKind(scale, 0.1, 0.5)}
                   value={cooler.ownThermostatAt}
@@ -88,14 +81,14 @@ export function ColdDevice() {
               </div>
             )}
             <ToggleField
-              at={{ section: "cooler", field: "staysOff" }}
+              at={{ section: "cooler", field: "staysOff", id }}
               label="It stays off after its power was cut"
               value={cooler.staysOff}
               hint="Electronic controls. Pull the plug, put it back, and see whether it starts again by itself."
             />
             <Fields title="Frost-free defrost">
               <ValueField
-                at={{ section: "cooler", field: "defrostEvery" }}
+                at={{ section: "cooler", field: "defrostEvery", id }}
                 label="Defrosts after running"
                 kind={hoursKind}
                 value={cooler.defrostEvery}
@@ -104,13 +97,13 @@ export function ColdDevice() {
               {cooler.defrostEvery > 0 && (
                 <>
                   <ValueField
-                    at={{ section: "cooler", field: "defrostFor" }}
+                    at={{ section: "cooler", field: "defrostFor", id }}
                     label="One defrost lasts"
                     kind={minutesKind}
                     value={cooler.defrostFor}
                   />
                   <ValueField
-                    at={{ section: "cooler", field: "defrostPower" }}
+                    at={{ section: "cooler", field: "defrostPower", id }}
                     label="Its heater"
                     kind={plainKind("W", 10)}
                     value={cooler.defrostPower}
@@ -124,28 +117,28 @@ export function ColdDevice() {
       {cooler.kind === "peltier" && (
         <Fields title="The plate" note={note}>
           <ValueField
-            at={{ section: "cooler", field: "power" }}
+            at={{ section: "cooler", field: "power", id }}
             label="Heat pumped, both faces alike"
             kind={plainKind("W", 5)}
             value={cooler.power}
             hint="It falls in proportion as the faces part."
           />
           <ValueField
-            at={{ section: "cooler", field: "largestLift" }}
+            at={{ section: "cooler", field: "largestLift", id }}
             label="Nothing left at"
             kind={differenceKind(scale, 1)}
             value={cooler.largestLift}
             hint="Difference between the faces at which it pumps no more."
           />
           <ValueField
-            at={{ section: "cooler", field: "hotRise" }}
+            at={{ section: "cooler", field: "hotRise", id }}
             label="Hot face above the room"
             kind={differenceKind(scale, 1)}
             value={cooler.hotRise}
             hint="Its heat sink and fan; less is better."
           />
           <ValueField
-            at={{ section: "cooler", field: "electric" }}
+            at={{ section: "cooler", field: "electric", id }}
             label="Electricity while on"
             kind={plainKind("W", 5)}
             value={cooler.electric}
@@ -155,19 +148,19 @@ export function ColdDevice() {
       {cooler.kind === "ice" && (
         <Fields title="Ice or frozen bottles" note={iceNote(cooler.iceMass, need, system)}>
           <ValueField
-            at={{ section: "cooler", field: "iceMass" }}
+            at={{ section: "cooler", field: "iceMass", id }}
             label="Ice"
             kind={measureKind(measures.mass, system)}
             value={cooler.iceMass}
           />
           <ValueField
-            at={{ section: "cooler", field: "iceStart" }}
+            at={{ section: "cooler", field: "iceStart", id }}
             label="Out of the freezer at"
             kind={temperatureKind(scale, 0.1, 1)}
             value={cooler.iceStart}
           />
           <ValueField
-            at={{ section: "cooler", field: "iceEvery" }}
+            at={{ section: "cooler", field: "iceEvery", id }}
             label="Changed every"
             kind={hoursKind}
             value={cooler.iceEvery}
@@ -175,7 +168,7 @@ export function ColdDevice() {
           />
         </Fields>
       )}
-      {hasCooler(chamber) && (
+      {cools(cooler) && (
         <PowerBars
           label="Cold: need against cooling"
           kind="cold"

@@ -1,8 +1,8 @@
 "use client";
 
-import { heaterBodies, heatersFor, heaterSizes, heatNeeded } from "@/core/chamber";
+import { heaterBodies, heaterPower, heatersFor, heaterSizes, heatNeeded } from "@/core/chamber";
 import { fuelHours, fuelPerHour } from "@/core/device";
-import type { HeaterKind } from "@/core/model";
+import type { HeaterKind, PlacedHeater } from "@/core/model";
 import { measures, printMeasure, printNumber, printTemperature } from "@/core/quantity";
 import { Choice, hoursKind, measureKind, percentKind, plainKind, temperatureKind } from "@/parts/fields";
 import { useBench } from "../context";
@@ -11,13 +11,16 @@ import { PowerBars } from "../PowerBars";
 import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
 
-export function HeatDevice() {
-  const { chamber, plan, preferences, apply } = useBench();
+/** One heater, or a fire. */
+export function HeatDevice({ heater }: { heater: PlacedHeater }) {
+  const { chamber, stage, control, preferences, apply } = useBench();
+  const { id } = heater;
   const { scale, system } = preferences;
-  const { heater, cabinet } = chamber;
-  const { target } = plan.ask;
+  const { cabinet } = chamber;
+  const { target } = stage;
   const watts = (w: number) => printMeasure(Math.round(w), measures.power, system);
-  const heat = heatNeeded(chamber, target);
+  const heat = heatNeeded(chamber, target, stage, control.holds);
+  const others = heaterPower(chamber) - heater.power;
   const fire = heater.kind === "charcoal";
   const body = heaterBodies[heater.kind];
   const near = heaterSizes.filter((s) => s >= heat / 2 && s <= Math.max(120, heat * 8)).slice(0, 7);
@@ -30,8 +33,8 @@ export function HeatDevice() {
         onChoose={(kind: HeaterKind) =>
           apply(
             [
-              { section: "heater", field: "kind", value: kind },
-              ...(heater.power === 0 ? [{ section: "heater", field: "power", value: undefined } as const] : []),
+              { section: "heater", field: "kind", id, value: kind },
+              ...(heater.power === 0 ? [{ section: "heater", field: "power", id, value: undefined } as const] : []),
             ],
             "heater",
           )
@@ -52,7 +55,7 @@ export function HeatDevice() {
             }
           >
             <ValueField
-              at={{ section: "heater", field: "power" }}
+              at={{ section: "heater", field: "power", id }}
               label={fire ? "Heat with the blower on" : "Heater"}
               kind={plainKind("W", fire ? 100 : 5)}
               value={heater.power}
@@ -61,33 +64,33 @@ export function HeatDevice() {
             {fire && (
               <>
                 <ValueField
-                  at={{ section: "heater", field: "idlePower" }}
+                  at={{ section: "heater", field: "idlePower", id }}
                   label="Glow while it rests"
                   kind={plainKind("W", 50)}
                   value={heater.idlePower}
                   hint="Leaks feed it. If it is more than the hold takes, no blower can control it."
                 />
                 <ValueField
-                  at={{ section: "heater", field: "fuel" }}
+                  at={{ section: "heater", field: "fuel", id }}
                   label="Charge"
                   kind={measureKind(measures.mass, system)}
                   value={heater.fuel}
                 />
                 <ValueField
-                  at={{ section: "heater", field: "fuelHeat" }}
+                  at={{ section: "heater", field: "fuelHeat", id }}
                   label="Heat of the fuel"
                   kind={plainKind("MJ/kg", 0.5, 1e6)}
                   value={heater.fuelHeat}
                   hint="Charcoal about 29, briquettes 20 to 27."
                 />
                 <ValueField
-                  at={{ section: "heater", field: "usableShare" }}
+                  at={{ section: "heater", field: "usableShare", id }}
                   label="Share that burns"
                   kind={percentKind}
                   value={heater.usableShare}
                 />
                 <ValueField
-                  at={{ section: "heater", field: "burnShare" }}
+                  at={{ section: "heater", field: "burnShare", id }}
                   label="Share of its heat used"
                   kind={percentKind}
                   value={heater.burnShare}
@@ -104,7 +107,7 @@ export function HeatDevice() {
                   type="button"
                   className={`key ${heater.power === size ? "key-strong" : ""}`}
                   aria-pressed={heater.power === size}
-                  onClick={() => apply([{ section: "heater", field: "power", value: size }], "heater")}
+                  onClick={() => apply([{ section: "heater", field: "power", id, value: size }], "heater")}
                 >
                   {watts(size)}
                 </button>
@@ -127,13 +130,14 @@ export function HeatDevice() {
             bars={[
               { name: "needed in the coldest hour", watts: heat },
               { name: fire ? "fire" : "heater", watts: heater.power },
+              ...(others > 0 ? [{ name: "the other heaters", watts: others }] : []),
             ]}
           />
           {!fire && (
             <section className="grid gap-1">
               <h3 className="text-lg">Questions to the heater</h3>
               <ToggleField
-                at={{ section: "heater", field: "ownThermostat" }}
+                at={{ section: "heater", field: "ownThermostat", id }}
                 label="It has a thermostat of its own"
                 value={heater.ownThermostat}
                 hint="It cuts out early and your controller never knows."
@@ -141,7 +145,7 @@ export function HeatDevice() {
               {heater.ownThermostat && (
                 <div className="max-w-60">
                   <ValueField
-                    at={{ section: "heater", field: "ownThermostatAt" }}
+                    at={{ section: "heater", field: "ownThermostatAt", id }}
                     label="Its body cuts at"
                     kind={temperatureKind(scale, 0.1, 1)}
                     value={heater.ownThermostatAt}
@@ -149,14 +153,14 @@ export function HeatDevice() {
                 </div>
               )}
               <ToggleField
-                at={{ section: "heater", field: "staysOff" }}
+                at={{ section: "heater", field: "staysOff", id }}
                 label="It stays off after its plug was pulled once"
                 value={heater.staysOff}
                 hint="Electronic switch. Test it: pull the plug, put it back, and see whether it heats again by itself."
               />
               <div className="max-w-60">
                 <ValueField
-                  at={{ section: "heater", field: "timer" }}
+                  at={{ section: "heater", field: "timer", id }}
                   label="Its timer cuts after"
                   kind={hoursKind}
                   value={heater.timer}

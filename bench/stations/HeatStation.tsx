@@ -1,19 +1,74 @@
 "use client";
 
+import { Plus } from "lucide-react";
+import { addDevice, coolersFor } from "@/core/chamber";
+import type { DeviceRecord } from "@/core/model";
 import { cautionsAt } from "@/core/safety";
 import { Cautions } from "@/parts/common";
 import { useBench } from "../context";
 import { ColdDevice } from "./ColdDevice";
+import { DeviceHead } from "./DeviceHead";
 import { HeatDevice } from "./HeatDevice";
+import { PlainDevice } from "./PlainDevice";
 
+const words: Record<DeviceRecord["device"], string> = {
+  heater: "Another heater",
+  cooler: "Another cooler",
+  fan: "A fan on an outlet",
+  light: "A light",
+};
+const MOST = 16;
+
+/** Everything that heats, cools, stirs and shines, each with the outlet that it hangs on. */
 export function HeatStation() {
-  const { chamber } = useBench();
+  const { chamber, record, change } = useBench();
+  const { heaters, coolers, fans, lights, cabinet } = chamber;
+  const kinds: DeviceRecord["device"][] = coolersFor(cabinet.kind).some((k) => k !== "none")
+    ? ["heater", "cooler", "fan", "light"]
+    : ["heater", "fan", "light"];
+  const there = [...heaters.map((h) => h.kind), ...coolers.map((c) => c.kind)];
   return (
     <>
-      <HeatDevice />
-      <hr className="rule-line" />
-      <ColdDevice />
-      <Cautions cautions={cautionsAt("heat", chamber.cabinet.kind, chamber.heater.kind, chamber.cooler.kind)} />
+      {heaters.map((heater) => (
+        <section key={heater.id} className="grid gap-4">
+          <DeviceHead id={heater.id} at={heater.at} name="heater" list={heaters} />
+          <HeatDevice heater={heater} />
+        </section>
+      ))}
+      {heaters.length > 0 && coolers.length > 0 && <hr className="rule-line" />}
+      {coolers.map((cooler) => (
+        <section key={cooler.id} className="grid gap-4">
+          <DeviceHead id={cooler.id} at={cooler.at} name="cooler" list={coolers} />
+          <ColdDevice cooler={cooler} />
+        </section>
+      ))}
+      {fans.map((fan) => (
+        <section key={fan.id} className="grid gap-4">
+          <DeviceHead id={fan.id} name="fan" list={fans} always />
+          <PlainDevice section="fan" device={fan} />
+        </section>
+      ))}
+      {lights.map((light) => (
+        <section key={light.id} className="grid gap-4">
+          <DeviceHead id={light.id} name="light" list={lights} always />
+          <PlainDevice section="light" device={light} />
+        </section>
+      ))}
+      {record.devices.length < MOST && (
+        <div className="rule-line flex flex-wrap gap-2 border-t pt-3">
+          {kinds.map((kind) => (
+            <button
+              key={kind}
+              type="button"
+              className="key"
+              onClick={() => change(addDevice(kind), words[kind].toLowerCase())}
+            >
+              <Plus size={16} aria-hidden /> {words[kind]}
+            </button>
+          ))}
+        </div>
+      )}
+      <Cautions cautions={cautionsAt("heat", cabinet.kind, ...there)} />
     </>
   );
 }

@@ -10,13 +10,13 @@ import { useBench } from "../context";
 import { Fields } from "../Fields";
 import { ValueField } from "../ValueField";
 import { Load } from "./Load";
+import { StageFields } from "./StageFields";
 
 export function JobStation() {
-  const { chamber, plan, preferences, apply } = useBench();
+  const { chamber, stage, preferences, apply } = useBench();
   const { scale, system } = preferences;
   const vessel = chamber.vessels[0]!;
   const { product } = vessel;
-  const stage = chamber.stages[0]!;
   const temperature = temperatureKind(scale);
   const ferments = product.kind !== "hold";
   const { alcoholByVolume } = attenuation(product.originalGravity, product.finalGravity);
@@ -24,10 +24,10 @@ export function JobStation() {
   return (
     <>
       <Choice
-        label="What is in it"
+        label={chamber.vessels.length > 1 ? "What is in vessel 1" : "What is in it"}
         value={product.kind}
         options={productKinds.map((kind) => ({ value: kind, label: productLabels[kind] }))}
-        onChoose={(kind) => apply([{ section: "product", field: "kind", value: kind }], "product")}
+        onChoose={(kind) => apply([{ section: "product", field: "kind", id: vessel.id, value: kind }], "product")}
       />
       <Fields
         title={
@@ -41,7 +41,7 @@ export function JobStation() {
             className="key"
             onClick={() =>
               apply(
-                [{ section: "stage", field: "of", value: stage.of === "air" ? "product" : "air" }],
+                [{ section: "stage", field: "of", id: stage.id, value: stage.of === "air" ? "product" : "air" }],
                 "what the band is for",
               )
             }
@@ -51,20 +51,20 @@ export function JobStation() {
         }
       >
         <ValueField
-          at={{ section: "stage", field: "low" }}
+          at={{ section: "stage", field: "low", id: stage.id }}
           label="Coldest allowed"
           kind={temperature}
           value={stage.low}
         />
         <ValueField
-          at={{ section: "stage", field: "target" }}
+          at={{ section: "stage", field: "target", id: stage.id }}
           label="Target"
           kind={temperature}
           value={stage.target}
           hint="The middle, unless you move it."
         />
         <ValueField
-          at={{ section: "stage", field: "high" }}
+          at={{ section: "stage", field: "high", id: stage.id }}
           label="Warmest allowed"
           kind={temperature}
           value={stage.high}
@@ -92,7 +92,7 @@ export function JobStation() {
           title="The wort"
           note={
             heat > 0
-              ? `About ${printNumber(alcoholByVolume, 0.1)}\u00a0% alcohol by volume. It gives off ${printNumber(heat / 1e6, 0.01)}\u00a0MJ of its own heat, ${printMeasure(peakHeatOf(vessel, plan.ask.target), measures.power, system)} at the height (estimate of the course).`
+              ? `About ${printNumber(alcoholByVolume, 0.1)}\u00a0% alcohol by volume. It gives off ${printNumber(heat / 1e6, 0.01)}\u00a0MJ of its own heat, ${printMeasure(peakHeatOf(vessel, stage.target), measures.power, system)} at the height (estimate of the course).`
               : "Without a fall in gravity nothing ferments and there is no heat of its own."
           }
         >
@@ -111,6 +111,7 @@ export function JobStation() {
           />
         </Fields>
       )}
+      <StageFields />
       <Load />
       <Cautions cautions={cautionsAt("job").filter((c) => ferments || c.id !== "carbon-dioxide")} />
     </>

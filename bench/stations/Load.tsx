@@ -2,9 +2,10 @@
 
 import { Plus, X } from "lucide-react";
 import { addVessel, formLabels, fillingTable, massOf, removeVessel, wallLabels } from "@/core/chamber";
-import { fillings, vesselForms, vesselWalls, type Edit, type Vessel } from "@/core/model";
-import { measures, printMeasure } from "@/core/quantity";
-import { measureKind, NumberField, plainKind, Select, temperatureKind } from "@/parts/fields";
+import { fillings, productKinds, vesselForms, vesselWalls, type Edit, type LoadedVessel } from "@/core/model";
+import { productLabels } from "@/core/product";
+import { measures, printMeasure, type Temperature } from "@/core/quantity";
+import { gravityKind, measureKind, NumberField, plainKind, Select, temperatureKind } from "@/parts/fields";
 import { useBench } from "../context";
 import { Fields } from "../Fields";
 import { ValueField } from "../ValueField";
@@ -18,7 +19,7 @@ export function Load() {
   return (
     <>
       {chamber.vessels.map((vessel, index) => (
-        <OneLoad key={index} vessel={vessel} index={index} />
+        <OneLoad key={vessel.id} vessel={vessel} index={index} />
       ))}
       {chamber.vessels.length < 8 && (
         <button type="button" className="key justify-self-start" onClick={() => change(addVessel, "another vessel")}>
@@ -29,28 +30,65 @@ export function Load() {
   );
 }
 
-function OneLoad({ vessel, index }: { vessel: Vessel; index: number }) {
+function OneLoad({ vessel, index }: { vessel: LoadedVessel; index: number }) {
+  const { id } = vessel;
   const { chamber, preferences, apply, change } = useBench();
   const { scale, system } = preferences;
   const temperature = temperatureKind(scale);
   const several = chamber.vessels.length > 1;
   const choose = (field: "form" | "filling" | "wall", label: string) => (value: string) => {
-    apply([{ section: "vessel", field, index, value } as Edit], label);
+    apply([{ section: "vessel", field, id, value } as Edit], label);
   };
   const kilograms = massOf(vessel) * vessel.count;
   return (
     <>
       <Fields
-        title={several ? `Vessel ${index + 1}${index === 0 ? ", which the band is for" : ""}` : "The vessel"}
+        title={several ? `Vessel ${index + 1}` : "The vessel"}
         note={`${vessel.count > 1 ? `${vessel.count} of them, ` : ""}about ${printMeasure(Math.round(kilograms * 10) / 10, measures.mass, system)} of contents${vessel.count > 1 ? " in all" : ""}.`}
         action={
           several && (
-            <button type="button" className="key px-2" onClick={() => change(removeVessel(index), "vessel removed")}>
+            <button type="button" className="key px-2" onClick={() => change(removeVessel(id), "vessel removed")}>
               <X size={16} aria-hidden /> Take it out
             </button>
           )
         }
       >
+        {index > 0 && (
+          <Select
+            label="What is in it"
+            value={vessel.product.kind}
+            options={options(productKinds, (kind) => productLabels[kind])}
+            onChoose={(kind) => apply([{ section: "product", field: "kind", id, value: kind }], "product")}
+          />
+        )}
+        {index > 0 && vessel.product.kind !== "hold" && (
+          <>
+            <ValueField
+              at={{ section: "product", field: "originalGravity", id }}
+              label="Original gravity"
+              kind={gravityKind}
+              value={vessel.product.originalGravity}
+            />
+            <ValueField
+              at={{ section: "product", field: "finalGravity", id }}
+              label="Final gravity"
+              kind={gravityKind}
+              value={vessel.product.finalGravity}
+            />
+            <ValueField
+              at={{ section: "product", field: "packetLow", id }}
+              label="Packet: coldest"
+              kind={temperature}
+              value={vessel.product.packetLow}
+            />
+            <ValueField
+              at={{ section: "product", field: "packetHigh", id }}
+              label="Packet: warmest"
+              kind={temperature}
+              value={vessel.product.packetHigh}
+            />
+          </>
+        )}
         <Select
           label="Shape"
           value={vessel.form}
@@ -64,20 +102,20 @@ function OneLoad({ vessel, index }: { vessel: Vessel; index: number }) {
           onChoose={choose("filling", "filling")}
         />
         <ValueField
-          at={{ section: "vessel", field: "volume", index }}
+          at={{ section: "vessel", field: "volume", id }}
           label="Volume"
           kind={measureKind(measures.volume, system)}
           value={vessel.volume}
           hint={vessel.count > 1 ? "Of one." : undefined}
         />
         <ValueField
-          at={{ section: "vessel", field: "count", index }}
+          at={{ section: "vessel", field: "count", id }}
           label="How many alike"
           kind={plainKind("", 1)}
           value={vessel.count}
         />
         <ValueField
-          at={{ section: "vessel", field: "startTemperature", index }}
+          at={{ section: "vessel", field: "startTemperature", id }}
           label="Start temperature"
           kind={temperature}
           value={vessel.startTemperature}
@@ -90,14 +128,14 @@ function OneLoad({ vessel, index }: { vessel: Vessel; index: number }) {
           onChoose={choose("wall", "wall")}
         />
         <ValueField
-          at={{ section: "vessel", field: "jacket", index }}
+          at={{ section: "vessel", field: "jacket", id }}
           label="Jacket or blanket"
           kind={measureKind(measures.thickness, system)}
           value={vessel.jacket}
           hint="0: none. It slows everything."
         />
         <ValueField
-          at={{ section: "vessel", field: "evaporation", index }}
+          at={{ section: "vessel", field: "evaporation", id }}
           label="Heat taken by drying"
           kind={plainKind("W", 1)}
           value={vessel.evaporation}
@@ -105,24 +143,83 @@ function OneLoad({ vessel, index }: { vessel: Vessel; index: number }) {
         />
         {vessel.evaporation > 0 && (
           <ValueField
-            at={{ section: "vessel", field: "evaporationAt", index }}
+            at={{ section: "vessel", field: "evaporationAt", id }}
             label="… with its surface at"
             kind={temperature}
             value={vessel.evaporationAt}
           />
         )}
       </Fields>
-      {chamber.vessels[index]!.product.kind === "hold" && <HeatCurve index={index} />}
+      {several && <OwnBand vessel={vessel} />}
+      {vessel.product.kind === "hold" && <HeatCurve vessel={vessel} />}
     </>
   );
 }
 
+/** A band of its own for what is in one of several vessels. */
+function OwnBand({ vessel }: { vessel: LoadedVessel }) {
+  const { chamber, stage, preferences, apply } = useBench();
+  const { id, band } = vessel;
+  const at = chamber.vessels.indexOf(vessel) + 1;
+  const kind = temperatureKind(preferences.scale);
+  const put = (low: Temperature | undefined, high: Temperature | undefined) =>
+    apply(
+      [
+        { section: "band", field: "low", id, value: low },
+        { section: "band", field: "high", id, value: high },
+        { section: "band", field: "target", id, value: undefined },
+      ],
+      `band of vessel ${at}`,
+    );
+  if (!band)
+    return (
+      <p className="flex flex-wrap items-center gap-3">
+        <span>
+          Vessel {at} is held to the band of the {chamber.stages.length > 1 ? "stages" : "job"}.
+        </span>
+        <button type="button" className="key" onClick={() => put(stage.low, stage.high)}>
+          Give it a band of its own
+        </button>
+      </p>
+    );
+  return (
+    <Fields
+      title={`The band of vessel ${at} alone`}
+      note="It holds in every stage. Two vessels in one air are hardly ever at two temperatures unless something touches one of them."
+      action={
+        <button type="button" className="key" onClick={() => put(undefined, undefined)}>
+          No band of its own
+        </button>
+      }
+    >
+      <ValueField
+        at={{ section: "band", field: "low", id }}
+        label={`Vessel ${at}: coldest`}
+        kind={kind}
+        value={band.low}
+      />
+      <ValueField
+        at={{ section: "band", field: "target", id }}
+        label={`Vessel ${at}: target`}
+        kind={kind}
+        value={band.target}
+      />
+      <ValueField
+        at={{ section: "band", field: "high", id }}
+        label={`Vessel ${at}: warmest`}
+        kind={kind}
+        value={band.high}
+      />
+    </Fields>
+  );
+}
+
 /** Own heat over time, typed in point by point. */
-function HeatCurve({ index }: { index: number }) {
-  const { chamber, apply } = useBench();
-  const curve = chamber.vessels[index]!.product.heatCurve;
+function HeatCurve({ vessel }: { vessel: LoadedVessel }) {
+  const { apply } = useBench();
+  const curve = vessel.product.heatCurve;
   const put = (next: typeof curve, label: string) =>
-    apply([{ section: "product", field: "heatCurve", index, value: next }], label);
+    apply([{ section: "product", field: "heatCurve", id: vessel.id, value: next }], label);
   const last = curve.at(-1);
   return (
     <details className="rule-line border-t pt-2" open={curve.length > 0}>

@@ -1,6 +1,6 @@
 "use client";
 
-import { parametersInfo, thermalDefaults, type ParameterInfo } from "@/core/chamber";
+import { parametersInfo, type ParameterInfo } from "@/core/chamber";
 import { storedValue } from "@/core/model";
 import { printNumber } from "@/core/quantity";
 import { plainKind } from "@/parts/fields";
@@ -21,7 +21,7 @@ export function Parameters() {
       </p>
       <div className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-x-6 gap-y-3">
         {parametersInfo(chamber).map((info) => (
-          <Parameter key={info.field} info={info} />
+          <Parameter key={`${info.at.section}-${info.at.id ?? ""}-${info.at.field}`} info={info} />
         ))}
       </div>
     </details>
@@ -29,10 +29,9 @@ export function Parameters() {
 }
 
 function Parameter({ info }: { info: ParameterInfo }) {
-  const { chamber, record } = useBench();
-  const { cabinet, heater, cooler, vessels } = chamber;
-  const estimate = thermalDefaults(cabinet, heater, cooler, vessels[0]!)[info.field];
-  const typed = storedValue(record, { section: "thermal", field: info.field });
+  const { record } = useBench();
+  const { estimate } = info;
+  const typed = storedValue(record, info.at);
   const unit = info.unit === "layers" ? "" : info.unit;
   const range =
     info.unit === "layers"
@@ -43,10 +42,10 @@ function Parameter({ info }: { info: ParameterInfo }) {
   const origin = !typed ? "Estimated." : typed.origin === "typed" ? `Typed; estimate ${figures(estimate)}.` : "Fitted.";
   return (
     <ValueField
-      at={{ section: "thermal", field: info.field }}
+      at={info.at}
       label={info.label}
       kind={plainKind(unit, info.step)}
-      value={chamber.thermal[info.field]}
+      value={info.value}
       hint={`${info.meaning} ${range} ${origin}`}
     />
   );

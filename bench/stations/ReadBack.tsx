@@ -1,10 +1,10 @@
 "use client";
 
 import { useState } from "react";
-import { bandOf, labelOf, parametersOf, questionsOf, sentenceOf, settingEdits } from "@/core/controller";
+import { bandOf, labelOf, parametersOf, sentenceOf, settingEdits } from "@/core/controller";
 import type { SettingName, Settings } from "@/core/model";
-import { peakOwnHeat } from "@/core/product";
 import { printTemperature } from "@/core/quantity";
+import { planQuestions } from "@/core/trial";
 import { NumberField } from "@/parts/fields";
 import { useBench } from "../context";
 import { Remarks } from "./Remarks";
@@ -12,20 +12,11 @@ import { settingKind } from "./settingKind";
 
 /** Numbers as they stand in a unit already: what it will do with them, before any of it is taken over. */
 export function ReadBack() {
-  const { chamber, plan, preferences, apply } = useBench();
+  const { chamber, stage, unitPlan, controller, unit, control, preferences, apply } = useBench();
   const { scale } = preferences;
-  const { unit } = chamber;
   const [typed, setTyped] = useState<Partial<Settings>>({});
   const [problem, setProblem] = useState<string | null>(null);
-  const settings: Settings = { ...plan.settings, ...typed };
-  const vessel = chamber.vessels[0]!;
-  const about = {
-    ask: plan.ask,
-    advised: plan.advised,
-    room: chamber.room,
-    plugged: plan.plugged,
-    ownHeat: peakOwnHeat(vessel.product, vessel.volume, plan.ask.target) > 0.5,
-  };
+  const settings: Settings = { ...control.settings, ...typed };
   const band = bandOf(settings, unit);
   const changed = Object.keys(typed).length > 0;
   return (
@@ -50,22 +41,25 @@ export function ReadBack() {
       </div>
       <section aria-label="What your unit will do" className="border-base-content my-3 grid gap-1 border-l-4 pl-3">
         <h4 className="font-semibold">This is what your unit will do:</h4>
-        {sentenceOf(settings, unit, plan.plugged, scale).map((line) => (
+        {sentenceOf(settings, unit, control.plugged, scale).map((line) => (
           <p key={line}>{line}</p>
         ))}
         <p>
           Its reading stays between {printTemperature(band.low, scale)} and {printTemperature(band.high, scale)} where
-          heat and cold are strong enough; your band is {printTemperature(plan.ask.low, scale)} to{" "}
-          {printTemperature(plan.ask.high, scale)}.
+          heat and cold are strong enough; your band is {printTemperature(control.request.low, scale)} to{" "}
+          {printTemperature(control.request.high, scale)}.
         </p>
       </section>
-      <Remarks findings={[]} questions={questionsOf(settings, unit, about, scale)} />
+      <Remarks findings={[]} questions={planQuestions(unitPlan, chamber, scale, settings)} />
       <div className="mt-2 flex flex-wrap gap-2">
         <button
           type="button"
           className="key key-strong"
           onClick={() => {
-            const refused = apply(settingEdits(settings, unit), "numbers from the unit");
+            const refused = apply(
+              settingEdits(settings, unit, { id: controller.id, stage: stage.id }),
+              "numbers from the unit",
+            );
             setProblem(refused);
             if (!refused) setTyped({});
           }}

@@ -2,8 +2,11 @@
 
 import { Search, X } from "lucide-react";
 import { useMemo, useState } from "react";
-import { hasHeater } from "@/core/chamber";
-import { parametersOf, printSetting, labelOf } from "@/core/controller";
+import { hasFire, hasHeater, hasIce } from "@/core/chamber";
+import { labelOf, printSetting, switchingParametersOf } from "@/core/controller";
+import { controllerName } from "@/core/program";
+import { judgedName } from "@/core/trial";
+import { withArticle } from "@/core/verdict";
 import { explain, type TradePoint } from "@/core/recommend";
 import { placeLabel } from "@/core/probe";
 import { midSentence } from "@/core/quantity";
@@ -14,12 +17,14 @@ import { useRecommend } from "./useRecommend";
 
 /** The best numbers for this chamber over the worst weather of its room, and what each other choice costs. */
 export function Recommend() {
-  const { record, chamber, preferences, judged, apply, tryRemedy } = useBench();
+  const { record, chamber, stage, controller, control, preferences, apply, tryRemedy } = useBench();
+  const judged = judgedName(control.holds, chamber.vessels);
   const { scale } = preferences;
   const [probe, setProbe] = useState(false);
   const [heater, setHeater] = useState(false);
   const [picked, setPicked] = useState<TradePoint | null>(null);
-  const search = useRecommend(record);
+  const about = `${stage.id} ${controller.id}`;
+  const search = useRecommend(record, about);
   const { running, progress, answer, failed } = search;
   const found = answer?.found ?? null;
   const explanation = useMemo(() => (answer ? explain(answer.of, answer.found, scale) : []), [answer, scale]);
@@ -38,13 +43,13 @@ export function Recommend() {
       <h3 className="text-lg">The best numbers for the worst weather</h3>
       <p className="quiet max-w-prose">
         Runs hundreds of trials of your box in its coldest, a mild and its hottest room, and looks for the settings that
-        keep the {judged} nearest to its target with the fewest starts and no chasing.
-        {chamber.heater.kind === "charcoal" && " The fire is taken as kept fed."}
-        {chamber.cooler.kind === "ice" && " The ice is taken as changed every day, or as often as you say."}
+        keep {withArticle(judged)} nearest to its target with the fewest starts and no chasing.
+        {hasFire(chamber) && " The fire is taken as kept fed."}
+        {hasIce(chamber) && " The ice is taken as changed every day, or as often as you say."}
       </p>
       <div className="flex flex-wrap gap-x-6">
         <Toggle label="Look for the place of the probe too" value={probe} onChange={setProbe} />
-        {hasHeater(chamber) && chamber.heater.kind !== "charcoal" && (
+        {hasHeater(chamber) && !hasFire(chamber) && (
           <Toggle label="Look for the size of the heater too" value={heater} onChange={setHeater} />
         )}
       </div>
@@ -62,7 +67,11 @@ export function Recommend() {
             />
           </>
         ) : (
-          <button type="button" className="key key-strong" onClick={() => void search.start({ probe, heater })}>
+          <button
+            type="button"
+            className="key key-strong"
+            onClick={() => void search.start({ probe, heater, stage: stage.id, controller: controller.id })}
+          >
             <Search size={18} aria-hidden /> {found ? "Search again" : "Find the best numbers"}
           </button>
         )}
@@ -82,11 +91,11 @@ export function Recommend() {
               <p>
                 <strong>Nothing holds this band in every weather.</strong> {found.binding!.text[scale]}
               </p>
-              {found.binding!.frees.length > 0 ? (
+              {found.binding!.relaxations.length > 0 ? (
                 <>
-                  <p>{found.binding!.frees.length > 1 ? "Any one of these frees it:" : "This frees it:"}</p>
+                  <p>{found.binding!.relaxations.length > 1 ? "Any one of these relaxes it:" : "This relaxes it:"}</p>
                   <div className="flex flex-wrap gap-2">
-                    {found.binding!.frees.map(({ label, edits }) => (
+                    {found.binding!.relaxations.map(({ label, edits }) => (
                       <button
                         key={label.C}
                         type="button"
@@ -103,7 +112,7 @@ export function Recommend() {
                 </>
               ) : (
                 <p className="quiet">
-                  None of the usual changes frees it alone. The points below show how near it comes.
+                  None of the usual changes relaxes it alone. The points below show how near it comes.
                 </p>
               )}
             </div>
@@ -113,15 +122,21 @@ export function Recommend() {
             <div className="grid gap-2">
               <p>
                 <strong>{sayPoint(chosen, scale)}.</strong>{" "}
-                {parametersOf(chamber.unit)
-                  .filter((n) => chosen.edits.some((e) => e.section === "settings" && e.field === n))
-                  .map(
-                    (n) => `${labelOf(n, chamber.unit)} ${printSetting(chosen.score.settings, n, chamber.unit, scale)}`,
-                  )
+                {found.controllers
+                  .flatMap((id) => {
+                    const c = chamber.controllers.findIndex((u) => u.id === id);
+                    const own = chamber.controllers[c];
+                    if (!own) return [];
+                    const of = found.controllers.length > 1 ? ` of ${controllerName(chamber, id)}` : "";
+                    return switchingParametersOf(own.unit).map(
+                      (n) =>
+                        `${labelOf(n, own.unit)}${of} ${printSetting(chosen.score.settings[c]!, n, own.unit, scale)}`,
+                    );
+                  })
                   .join(", ")}
-                {chosen.place !== chamber.probes[0]!.place &&
+                {chosen.place !== found.present.place &&
                   `, probe: ${placeLabel(chosen.place, chamber.cabinet).toLowerCase()}`}
-                {chosen.heaterPower !== chamber.heater.power && `, heater of ${chosen.heaterPower}\u00a0W`}.
+                {chosen.heaterPower !== found.present.heaterPower && `, heater of ${chosen.heaterPower}\u00a0W`}.
               </p>
               <div className="flex flex-wrap gap-2">
                 <button type="button" className="key" onClick={() => tryRemedy(remedyOf(chosen))}>

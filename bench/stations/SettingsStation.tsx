@@ -1,11 +1,11 @@
 "use client";
 
 import dynamic from "next/dynamic";
-import { labelOf, parametersOf, pointsOf, unitKindTable } from "@/core/controller";
+import { labelOf, parametersOf, pointsOf, settingTable, unitKindTable } from "@/core/controller";
 import type { SettingName, Wish } from "@/core/model";
 import { printBoth, printTemperature } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
-import { sentenceOfPlan } from "@/core/trial";
+import { planFindings, planQuestions, planSentence } from "@/core/trial";
 import { Cautions } from "@/parts/common";
 import { Choice } from "@/parts/fields";
 import { useBench } from "../context";
@@ -18,6 +18,7 @@ import { settingKind } from "./settingKind";
 import { TwoLimits } from "./TwoLimits";
 import { UnitSheet } from "./UnitSheet";
 import { UnitOptions } from "./UnitOptions";
+import { UnitPicker } from "./UnitPicker";
 
 // The search comes after the page: its words and picture are wanted only once it is asked for.
 const Recommend = dynamic(() => import("./Recommend").then((m) => m.Recommend), { ssr: false });
@@ -38,75 +39,82 @@ const wishes: { value: Wish; label: string; note: string }[] = [
 ];
 
 export function SettingsStation() {
-  const { chamber, plan, preferences, apply } = useBench();
+  const { chamber, stage, unitPlan, controller, unit, control, preferences, apply } = useBench();
   const { scale } = preferences;
-  const { unit } = chamber;
-  const { settings, switching } = plan;
-  const { wish } = chamber.stages[0]!;
+  const { settings, switching } = control;
+  const { wish } = stage;
   const points = pointsOf(settings, unit);
   const at = (t: typeof points.heatOn) => printTemperature(t, scale, scale === unit.scale ? unit.resolution : 0.1);
   const hints: Partial<Record<SettingName, string>> = {
     heatingDifferential: `Heat comes on at ${at(points.heatOn)}.`,
-    coolingDifferential: `Cold comes on at ${at(points.coolOn)}.`,
-    compressorDelay: "Rest between two starts; it protects the compressor.",
-    offset: "True minus shown.",
-    lowDeviation: "Below the setpoint; 0 is off.",
-    highDeviation: "Above the setpoint; 0 is off.",
+    coolingDifferential: `Cold comes on at ${at(points.coldOn)}.`,
   };
-  const { heatOn, heatOff, coolOn, coolOff } = switching;
+  const { heatOn, heatOff, coldOn, coldOff } = switching;
+  // What is typed into one unit's field is not carried over into another's.
+  const about = `${stage.id} ${controller.id}`;
+  const watches = unit.kind === "watch";
   return (
     <>
+      <UnitPicker />
       <section
         aria-label="What will happen"
         className="border-base-content grid gap-1 border-y py-3 text-lg leading-snug"
       >
-        {sentenceOfPlan(plan, scale).map((line) => (
+        {planSentence(unitPlan, scale).map((line) => (
           <p key={line}>{line}</p>
         ))}
       </section>
-      <Remarks findings={plan.findings(scale)} questions={plan.questions(scale)} />
+      <Remarks findings={planFindings(unitPlan, scale)} questions={planQuestions(unitPlan, chamber, scale)} />
       <Fields
         title={`To key in${unit.name ? ` on \u201c${unit.name}\u201d` : ""}`}
         note={`${unitKindTable[unit.kind].label}. ${unitKindTable[unit.kind].rule}`}
       >
         {parametersOf(unit).map((name) => (
           <ValueField
-            key={name}
-            at={{ section: "settings", field: name }}
+            key={`${about} ${name}`}
+            at={{ section: "settings", field: name, id: controller.id, stage: stage.id }}
             label={labelOf(name, unit)}
             kind={settingKind(name, unit, scale)}
             value={settings[name]}
-            hint={hints[name]}
+            hint={hints[name] ?? settingTable[name].hint}
           />
         ))}
       </Fields>
-      <Choice
-        label="What the numbers shall follow"
-        value={wish}
-        options={wishes}
-        onChoose={(value) => apply([{ section: "stage", field: "wish", value }], "what the numbers follow")}
-      />
-      <ThreeRanges />
-      <Recommend />
-      <TwoLimits />
-      <ReadBack />
+      {!watches && (
+        <>
+          <Choice
+            label="What the numbers shall follow"
+            value={wish}
+            options={wishes}
+            onChoose={(value) =>
+              apply([{ section: "stage", field: "wish", id: stage.id, value }], "what the numbers follow")
+            }
+          />
+          <ThreeRanges />
+          <Recommend key={`best ${about}`} />
+          <TwoLimits key={`limits ${about}`} />
+          <ReadBack key={`read ${about}`} />
+        </>
+      )}
       <UnitOptions />
       <UnitSheet />
-      <p className="quiet max-w-prose">
-        A display rounds. At the probe itself{" "}
-        {heatOn !== null && heatOff !== null && (
-          <>
-            heat comes on below {printBoth(heatOn, scale, 0.01)} and goes off at {printBoth(heatOff, scale, 0.01)}
-          </>
-        )}
-        {heatOn !== null && coolOn !== null && "; "}
-        {coolOn !== null && coolOff !== null && (
-          <>
-            cold comes on at {printBoth(coolOn, scale, 0.01)} and goes off below {printBoth(coolOff, scale, 0.01)}
-          </>
-        )}
-        .
-      </p>
+      {!watches && (
+        <p className="quiet max-w-prose">
+          A display rounds. At the probe itself{" "}
+          {heatOn !== null && heatOff !== null && (
+            <>
+              heat comes on below {printBoth(heatOn, scale, 0.01)} and goes off at {printBoth(heatOff, scale, 0.01)}
+            </>
+          )}
+          {heatOn !== null && coldOn !== null && "; "}
+          {coldOn !== null && coldOff !== null && (
+            <>
+              cold comes on at {printBoth(coldOn, scale, 0.01)} and goes off below {printBoth(coldOff, scale, 0.01)}
+            </>
+          )}
+          .
+        </p>
+      )}
       <Cautions cautions={cautionsAt("settings")} />
     </>
   );

@@ -9,16 +9,15 @@ import { Fields } from "../Fields";
 
 /** Settings from the two readings between which it shall stay. */
 export function TwoLimits() {
-  const { chamber, plan, preferences, apply } = useBench();
+  const { stage, controller, unit, control, preferences, apply } = useBench();
   const { scale } = preferences;
-  const { unit } = chamber;
-  const now = bandOf(plan.settings, unit);
+  const now = bandOf(control.settings, unit);
   const [typed, setTyped] = useState<{ low?: Temperature; high?: Temperature }>({});
   const low = typed.low ?? now.low;
   const high = typed.high ?? now.high;
   const [problem, setProblem] = useState<string | null>(null);
   const kind = temperatureKind(scale, scale === unit.scale ? unit.resolution : 0.1);
-  const settings = low < high ? settingsForLimits(low, high, unit, plan.settings) : null;
+  const settings = low < high ? settingsForLimits(low, high, unit, control.settings) : null;
   const set = (end: "low" | "high") => (value: number) => {
     setTyped((t) => ({ ...t, [end]: celsius(value) }));
     return null;
@@ -33,7 +32,7 @@ export function TwoLimits() {
       {settings ? (
         <p>
           {parametersOf(unit)
-            .slice(0, unit.kind === "pair" ? 4 : 3)
+            .slice(0, 3)
             .filter((name) => name !== "compressorDelay" && !name.endsWith("Alarm"))
             .map((name) => `${labelOf(name, unit)} ${printSetting(settings, name, unit, scale)}`)
             .join(", ")}
@@ -50,7 +49,12 @@ export function TwoLimits() {
         disabled={!settings}
         onClick={() => {
           if (!settings) return;
-          setProblem(apply(settingEdits(settings, unit, true), "settings from two limits"));
+          setProblem(
+            apply(
+              settingEdits(settings, unit, { id: controller.id, stage: stage.id }, true),
+              "settings from two limits",
+            ),
+          );
           setTyped({});
         }}
       >

@@ -7,6 +7,7 @@ import { useBench } from "../context";
 import { Fields } from "../Fields";
 import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
+import { UnitWires } from "./UnitWires";
 
 const scales: { value: Unit["scale"]; label: string }[] = [
   { value: "C", label: "in °C" },
@@ -35,11 +36,11 @@ const oneOutlet: readonly Unit["kind"][] = ["cutIn", "cutOut", "twoLimits"];
 
 /** What kind of unit it is, and how it behaves. */
 export function UnitOptions() {
-  const { chamber, preferences, apply } = useBench();
+  const { controller, unit, preferences, apply } = useBench();
+  const { id } = controller;
   const { scale } = preferences;
-  const { unit } = chamber;
   const choose = (field: keyof Unit & string, label: string) => (value: string) => {
-    apply([{ section: "unit", field, value } as Edit], label);
+    apply([{ section: "unit", field, id, value } as Edit], label);
   };
   return (
     <details className="rule-line border-t pt-2">
@@ -61,14 +62,7 @@ export function UnitOptions() {
         {oneOutlet.includes(unit.kind) && (
           <Choice label="Its outlet" value={unit.outlet} options={outlets} onChoose={choose("outlet", "outlet")} />
         )}
-        {unit.kind === "pair" && chamber.probes.length > 1 && (
-          <ToggleField
-            at={{ section: "unit", field: "ownProbe" }}
-            label="The unit for cold reads the second probe"
-            value={unit.ownProbe}
-            hint="Otherwise both hang at the same place."
-          />
-        )}
+        <UnitWires />
         <Choice
           label="It shows temperatures"
           value={unit.scale}
@@ -80,7 +74,7 @@ export function UnitOptions() {
           value={String(unit.resolution)}
           options={resolutions}
           onChoose={(value) =>
-            apply([{ section: "unit", field: "resolution", value: Number(value) }], "unit resolution")
+            apply([{ section: "unit", field: "resolution", id, value: Number(value) }], "unit resolution")
           }
         />
         <Fields title="Alarms and faults">
@@ -88,13 +82,13 @@ export function UnitOptions() {
           {unit.alarms !== "none" && (
             <>
               <ValueField
-                at={{ section: "unit", field: "alarmDelay" }}
+                at={{ section: "unit", field: "alarmDelay", id }}
                 label="An alarm waits"
                 kind={minutesKind}
                 value={unit.alarmDelay}
               />
               <ValueField
-                at={{ section: "unit", field: "alarmHysteresis" }}
+                at={{ section: "unit", field: "alarmHysteresis", id }}
                 label="It stops after coming back by"
                 kind={differenceKind(scale)}
                 value={unit.alarmHysteresis}
@@ -109,45 +103,45 @@ export function UnitOptions() {
           />
         </Fields>
         <ToggleField
-          at={{ section: "unit", field: "restAtStart" }}
+          at={{ section: "unit", field: "restAtStart", id }}
           label="The compressor delay also runs after power-up"
           value={unit.restAtStart}
           hint="Without it a short power cut restarts the compressor against pressure."
         />
         <Fields title="Limits of the unit">
           <ValueField
-            at={{ section: "unit", field: "setpointLow" }}
+            at={{ section: "unit", field: "setpointLow", id }}
             label="Lowest setpoint"
             kind={temperatureKind(scale)}
             value={unit.setpointLow}
           />
           <ValueField
-            at={{ section: "unit", field: "setpointHigh" }}
+            at={{ section: "unit", field: "setpointHigh", id }}
             label="Highest setpoint"
             kind={temperatureKind(scale)}
             value={unit.setpointHigh}
           />
           <ValueField
-            at={{ section: "unit", field: "differentialLow" }}
+            at={{ section: "unit", field: "differentialLow", id }}
             label="Smallest differential"
             kind={differenceKind(scale)}
             value={unit.differentialLow}
           />
           <ValueField
-            at={{ section: "unit", field: "differentialHigh" }}
+            at={{ section: "unit", field: "differentialHigh", id }}
             label="Largest differential"
             kind={differenceKind(scale)}
             value={unit.differentialHigh}
           />
           <ValueField
-            at={{ section: "unit", field: "delayHigh" }}
+            at={{ section: "unit", field: "delayHigh", id }}
             label="Longest delay"
             kind={minutesKind}
             value={unit.delayHigh}
             hint="0: it has no delay."
           />
           <ValueField
-            at={{ section: "unit", field: "offsetLimit" }}
+            at={{ section: "unit", field: "offsetLimit", id }}
             label="Largest offset"
             kind={differenceKind(scale)}
             value={unit.offsetLimit}

@@ -16,30 +16,30 @@ const pauses: { value: Unit["pause"]; label: string }[] = [
 ];
 
 /** A whole unit as edits, so that taking a sheet over is one undoable step. */
-const editsOfUnit = (unit: Unit): Edit[] =>
+const editsOfUnit = (unit: Unit, id: string): Edit[] =>
   (Object.keys(unitShape) as (keyof Unit & string)[]).map(
-    (field) => ({ section: "unit", field, value: unit[field] }) as Edit,
+    (field) => ({ section: "unit", field, id, value: unit[field] }) as Edit,
   );
 
 /** The sheet of the user's own unit: its names, its order, its way in and out. Everything prints with them. */
 export function UnitSheet() {
-  const { chamber, plan, preferences, apply } = useBench();
-  const { unit } = chamber;
+  const { controller, unit, control, preferences, apply } = useBench();
+  const { id } = controller;
   const [problem, setProblem] = useState<string | null>(null);
   const file = useRef<HTMLInputElement>(null);
   const put = (field: "name" | "enter" | "leave", label: string) => (value: string) =>
-    apply([{ section: "unit", field, value } as Edit], label);
+    apply([{ section: "unit", field, id, value } as Edit], label);
   const relabel = (name: SettingName, part: Partial<{ label: string; position: number }>) => {
     const now = unit.labels[name] ?? { label: "", position: 0 };
     return apply(
-      [{ section: "unit", field: "labels", value: { ...unit.labels, [name]: { ...now, ...part } } }],
+      [{ section: "unit", field: "labels", id, value: { ...unit.labels, [name]: { ...now, ...part } } }],
       "label",
     );
   };
   const take = async (chosen: File | undefined) => {
     if (!chosen) return;
     const sheet = readSheet(await chosen.text());
-    setProblem(sheet.ok ? apply(editsOfUnit(sheet.value), "unit sheet") : sheet.problem);
+    setProblem(sheet.ok ? apply(editsOfUnit(sheet.value, id), "unit sheet") : sheet.problem);
   };
   return (
     <details className="rule-line border-t pt-2" data-part="unit-sheet">
@@ -70,14 +70,14 @@ export function UnitSheet() {
             label="A pause while setting"
             value={unit.pause}
             options={pauses}
-            onChoose={(value) => apply([{ section: "unit", field: "pause", value }], "pause")}
+            onChoose={(value) => apply([{ section: "unit", field: "pause", id, value }], "pause")}
           />
           {unit.pause !== "unknown" && (
             <NumberField
               label="… after"
               kind={plainKind("s", 1)}
               value={unit.pauseAfter}
-              onCommit={(value) => apply([{ section: "unit", field: "pauseAfter", value }], "pause")}
+              onCommit={(value) => apply([{ section: "unit", field: "pauseAfter", id, value }], "pause")}
             />
           )}
         </Fields>
@@ -106,7 +106,7 @@ export function UnitSheet() {
         <section className="grid gap-2" aria-label="Step by step">
           <h3 className="text-lg">Keying it in, step by step</h3>
           <ol className="max-w-prose list-decimal pl-6">
-            {keyingSteps(plan.settings, unit, plan.plugged, unit.scale).map((step) => (
+            {keyingSteps(control.settings, unit, control.plugged, unit.scale).map((step) => (
               <li key={step.text} className="py-0.5">
                 {step.text}
                 {step.value && (
@@ -150,7 +150,7 @@ export function UnitSheet() {
               ]}
               onChoose={(kind) => {
                 const sheet = genericSheets(preferences.scale).find((s) => s.kind === kind);
-                if (sheet) setProblem(apply(editsOfUnit(sheet.unit), "plain sheet"));
+                if (sheet) setProblem(apply(editsOfUnit(sheet.unit, id), "plain sheet"));
               }}
             />
           </div>

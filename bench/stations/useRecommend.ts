@@ -3,28 +3,32 @@
 import { proxy } from "comlink";
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { ChamberRecord } from "@/core/model";
-import type { Progress, Recommendation, RecommendOptions } from "@/core/recommend";
+import type { Recommendation, RecommendOptions, SearchProgress } from "@/core/recommend";
 import { searchBench } from "@/workers";
 
 export interface SearchState {
   running: boolean;
-  progress: Progress | null;
+  progress: SearchProgress | null;
   /** The answer with the record that it is for: an edit makes it old. */
   answer: { of: ChamberRecord; found: Recommendation } | null;
   failed: boolean;
 }
 
-/** The last answer of each chamber: going to another station and back loses nothing. */
+/** The last answer of each chamber, stage and unit: going to another station and back loses nothing. */
 const answers = new Map<string, SearchState["answer"]>();
 
 let searches = 0;
 
-/** A search for the best settings in a worker of its own, with progress and cancel. */
-export function useRecommend(record: ChamberRecord) {
+/**
+ * A search for the best settings in a worker of its own, with progress and cancel.
+ * @param about the stage and the unit that it is for
+ */
+export function useRecommend(record: ChamberRecord, about: string) {
+  const key = `${record.id} ${about}`;
   const [state, setState] = useState<SearchState>({
     running: false,
     progress: null,
-    answer: answers.get(record.id) ?? null,
+    answer: answers.get(key) ?? null,
     failed: false,
   });
   /** Number of the search that is running, 0 for none: what an ended one still has to say is not listened to. */
@@ -45,18 +49,18 @@ export function useRecommend(record: ChamberRecord) {
         const found = await searchBench().recommend(
           record,
           options,
-          proxy((progress: Progress) => still() && setState((s) => ({ ...s, progress }))),
+          proxy((progress: SearchProgress) => still() && setState((s) => ({ ...s, progress }))),
         );
         if (!still() || !found) return;
         const answer = { of: record, found };
-        answers.set(record.id, answer);
+        answers.set(key, answer);
         running.current = 0;
         setState({ running: false, progress: null, answer, failed: false });
       } catch {
         if (still()) setState((s) => ({ ...s, running: false, progress: null, failed: true }));
       }
     },
-    [record],
+    [record, key],
   );
   const cancel = useCallback(() => {
     running.current = 0;

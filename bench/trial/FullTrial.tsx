@@ -2,11 +2,11 @@
 
 import { Download, Maximize, MoveHorizontal, Pin, PinOff, ZoomIn, ZoomOut } from "lucide-react";
 import { useCallback, useMemo, useState } from "react";
-import { alarmsOf } from "@/core/controller";
 import { traceCsv } from "@/core/formats";
-import type { Happening, HappeningKind } from "@/core/model";
+import type { Chamber, Happening, HappeningKind } from "@/core/model";
 import { printMoment } from "@/core/quantity";
-import { layerLabel, type Channel, type Trace, type Trial } from "@/core/trial";
+import { stageName } from "@/core/program";
+import { judgedName, layerLabel, type Channel, type Layer, type Trace, type Trial } from "@/core/trial";
 import { download } from "@/parts/common";
 import { InsetChart, isWhole, panned, TraceChart, zoomed, type View } from "@/parts/trace";
 import { useBench } from "../context";
@@ -15,7 +15,11 @@ import { GraceTable } from "./GraceTable";
 import { Happenings, useNewHappening } from "./Happenings";
 import { layerKey, Layers } from "./Layers";
 import { Sized } from "./Sized";
+import { StagePicker } from "../StagePicker";
+import { wholeOf } from "./figures";
 import { TrialFigures } from "./TrialFigures";
+import { useAlarms } from "./useAlarms";
+import { useOtherVessels } from "./useOtherVessels";
 import { useStretch } from "./useStretch";
 
 interface Props {
@@ -27,9 +31,17 @@ interface Props {
 const endOf = (h: Happening): number | null =>
   "lasting" in h ? (h.lasting > 0 ? h.at + h.lasting : Number.MAX_SAFE_INTEGER) : null;
 
+/** A line of a kept trial may be of something that is no longer there. */
+function known({ kind, index }: Pick<Layer, "kind" | "index">, chamber: Chamber): boolean {
+  if (kind === "heater") return index < chamber.heaters.length;
+  if (kind === "cold") return index < chamber.coolers.length;
+  if (kind === "vessel" || kind === "shell") return index < chamber.vessels.length;
+  return kind !== "watch" || index < chamber.probes.length;
+}
+
 /** The trial on the whole screen: zoom, pan, cursor, layers, happenings, a kept trial beside it, its figures as a file. */
 export function FullTrial({ trial, ghost, near }: Props) {
-  const { record, chamber, plan, preferences, live, verdicts, judged, kept, keepTrial } = useBench();
+  const { record, chamber, stage, result, metrics, preferences, live, verdicts, judged, kept, keepTrial } = useBench();
   const { scale } = preferences;
   const end = trial.days * 86_400;
   const [chosen, setView] = useState<View | null>(null);
@@ -54,8 +66,11 @@ export function FullTrial({ trial, ghost, near }: Props) {
     [place],
   );
   const moment = Math.min(end, Math.max(0, at ?? (now.from + now.to) / 2));
-  const named = (t: Trace) => t.layers.map((l) => ({ ...l, label: layerLabel(l, chamber) }));
-  const layers = named(trace).filter((l) => extra.includes(layerKey(l)));
+  const named = (t: Trace) =>
+    t.layers.filter((l) => known(l, chamber)).map((l) => ({ ...l, label: layerLabel(l, chamber) }));
+  const layers = named(trace).filter(
+    (l) => extra.includes(layerKey(l)) !== others.some((o) => layerKey(o) === layerKey(l)),
+  );
   const channels: { value: Channel; label: string }[] = [
     { value: "product", label: judged },
     { value: "probe", label: "probe" },
@@ -64,10 +79,13 @@ export function FullTrial({ trial, ghost, near }: Props) {
     { value: "room", label: "room" },
   ];
   const lines = channels.map((c) => c.value).filter((c) => shown.includes(c));
-  const alarms = alarmsOf(plan.settings, chamber.unit);
+  const alarms = useAlarms();
+  const several = chamber.stages.length > 1;
+  const others = useOtherVessels(trace);
   const common = {
     startHour: trial.startHour,
-    band: plan.ask,
+    bands: trial.bands,
+    stageNames: chamber.stages.map((s) => stageName(chamber.stages, s.id)),
     alarms,
     scale,
     near,
@@ -201,9 +219,17 @@ export function FullTrial({ trial, ghost, near }: Props) {
         channels={channels}
         layers={named(trial.trace).map((l) => ({ key: layerKey(l), label: l.label }))}
         shown={shown}
-        extra={extra}
+        extra={[
+          ...extra.filter((k) => !others.some((o) => layerKey(o) === k)),
+          ...others.map(layerKey).filter((k) => !extra.includes(k)),
+        ]}
         onShown={setShown}
-        onExtra={setExtra}
+        onExtra={(next) =>
+          setExtra([
+            ...next.filter((k) => !others.some((o) => layerKey(o) === k)),
+            ...others.map(layerKey).filter((k) => !next.includes(k)),
+          ])
+        }
       />
       <div className="grid grid-cols-1 gap-8 lg:grid-cols-2">
         <div className="grid content-start gap-6">
@@ -214,14 +240,56 @@ export function FullTrial({ trial, ghost, near }: Props) {
           <VerdictList />
         </div>
         <section className="grid content-start gap-2">
-          <h3 className="text-lg">{kept ? "Figures, against the kept trial" : "Figures"}</h3>
-          <TrialFigures trial={trial} scale={scale} judged={judged} before={kept?.trial} />
+          <h3 className="text-lg">
+            {several ? "The whole program" : "Figures"}
+            {trial.whole.length > 1
+              ? `, for ${judgedName(trial.metrics.judged, chamber.vessels)}, which fares worst`
+              : ""}
+            {kept ? ", against the kept trial" : ""}
+          </h3>
+          <TrialFigures
+            of={wholeOf(trial)}
+            scale={scale}
+            judged={judgedName(trial.metrics.judged, chamber.vessels)}
+            before={kept ? wholeOf(kept.trial) : null}
+          />
         </section>
+        {several && (
+          <section className="grid content-start gap-2" aria-label="This stage in figures">
+            <h3 className="text-lg">
+              {stageName(chamber.stages, stage.id)} alone
+              {metrics && result && result.metrics.length > 1
+                ? `, for ${judgedName(metrics.judged, chamber.vessels)}`
+                : ""}
+            </h3>
+            <StagePicker />
+            {metrics && result ? (
+              <>
+                <p className="quiet">
+                  From {printMoment(result.from, trial.startHour)} to {printMoment(result.to, trial.startHour)}.
+                </p>
+                <TrialFigures
+                  of={{ metrics, seconds: metrics.seconds }}
+                  scale={scale}
+                  judged={judgedName(metrics.judged, chamber.vessels)}
+                />
+              </>
+            ) : (
+              <p className="quiet">The trial does not come to this stage.</p>
+            )}
+          </section>
+        )}
         <section className="grid content-start gap-1">
           <h3 className="text-lg">Three hours at the worst moment</h3>
           <Sized className="h-64">
             {(width, h) => (
-              <InsetChart trial={trial} band={plan.ask} scale={scale} width={width} height={h} judged={judged} />
+              <InsetChart
+                trial={trial}
+                scale={scale}
+                width={width}
+                height={h}
+                judged={judgedName(trial.inset.judged, chamber.vessels)}
+              />
             )}
           </Sized>
         </section>

@@ -3,8 +3,9 @@
 import { useEffect, useState } from "react";
 import type { HappeningKind } from "@/core/model";
 import { printDuration } from "@/core/quantity";
-import type { FailureGrace } from "@/core/trial";
-import { weighBench, type TrialAnswer } from "@/workers";
+import { stageName } from "@/core/program";
+import type { FailureGrace, Metrics } from "@/core/trial";
+import { weighBench } from "@/workers";
 import { useBench } from "../context";
 
 const names: Partial<Record<HappeningKind, string>> = {
@@ -15,28 +16,34 @@ const names: Partial<Record<HappeningKind, string>> = {
 
 /** Hours of grace that the usual failures leave, worked out on demand: each is a trial of its own. */
 export function GraceTable() {
-  const { record, live } = useBench();
+  const { chamber, live, metrics, stage } = useBench();
   const { answer } = live;
-  const [found, setFound] = useState<{ of: TrialAnswer; graces: FailureGrace[] } | null>(null);
+  const [found, setFound] = useState<{ of: Metrics; graces: FailureGrace[] } | null>(null);
   useEffect(() => {
-    if (!answer || live.busy) return;
+    if (!answer || live.busy || !metrics) return;
     let gone = false;
     void weighBench()
-      .grace(record, answer.trial.metrics)
-      .then((graces) => !gone && setFound({ of: answer, graces }));
+      .grace(answer.plan, metrics)
+      .then((graces) => !gone && setFound({ of: metrics, graces }));
     return () => {
       gone = true;
     };
-  }, [answer, live.busy, record]);
-  const graces = found && found.of === answer ? found.graces : null;
+  }, [answer, live.busy, metrics]);
+  const nameOf = ({ kind, which }: FailureGrace) => {
+    const list = kind === "coldFails" ? chamber.coolers : chamber.heaters;
+    const at = list.findIndex((d) => d.id === which);
+    return `${names[kind]}${which && list.length > 1 ? `: ${kind === "coldFails" ? "cooler" : "heater"} ${at + 1}` : ""}`;
+  };
+  const graces = found && found.of === metrics ? found.graces : null;
   return (
     <section className="grid gap-1" aria-label="Hours of grace">
       <h3 className="text-lg">How long a failure leaves you</h3>
-      {!graces && <p className="quiet">Running each failure …</p>}
+      {!metrics && <p className="quiet">The trial does not come to this stage.</p>}
+      {metrics && !graces && <p className="quiet">Running each failure …</p>}
       <dl className="grid grid-cols-[1fr_auto] gap-x-4">
         {graces?.map((g) => (
-          <div key={g.kind} className="rule-line col-span-2 grid grid-cols-subgrid border-b py-1">
-            <dt>{names[g.kind]}</dt>
+          <div key={`${g.kind} ${g.which}`} className="rule-line col-span-2 grid grid-cols-subgrid border-b py-1">
+            <dt>{nameOf(g)}</dt>
             <dd className="text-right font-semibold">
               {g.seconds === null
                 ? "it is not in its band"
@@ -47,7 +54,10 @@ export function GraceTable() {
           </div>
         ))}
       </dl>
-      <p className="quiet text-sm">The worse of a day and a night, from the settled state.</p>
+      <p className="quiet text-sm">
+        The worse of a day and a night, from the settled state
+        {chamber.stages.length > 1 ? ` of ${stageName(chamber.stages, stage.id)}` : ""}.
+      </p>
     </section>
   );
 }

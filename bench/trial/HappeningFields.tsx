@@ -1,17 +1,52 @@
 "use client";
 
-import type { Happening } from "@/core/model";
+import { whichOf } from "@/core/chamber";
+import type { Chamber, Happening } from "@/core/model";
+import { controllerName } from "@/core/program";
 import { celsius, kelvins, measures } from "@/core/quantity";
 import { differenceKind, measureKind, NumberField, Select, temperatureKind } from "@/parts/fields";
 import { useBench } from "../context";
+import { deviceNames } from "../stations/deviceNames";
 
 interface Props {
   happening: Happening;
   onPut: (next: Happening, merge?: string) => string | null;
 }
 
-/** What belongs to one kind of happening alone. */
-export function HappeningFields({ happening: h, onPut }: Props) {
+/** To which of several it happens, and what belongs to one kind of happening alone. */
+export function HappeningFields(props: Props) {
+  return (
+    <>
+      <Which {...props} />
+      <OwnFields {...props} />
+    </>
+  );
+}
+
+function Which({ happening: h, onPut }: Props) {
+  const { chamber } = useBench();
+  const ids = whichOf(h.kind, chamber);
+  if (!("which" in h) || ids.length < 2) return null;
+  return (
+    <Select
+      label="It happens to"
+      value={h.which}
+      options={ids.map((id) => ({ value: id, label: nameOf(id, h, chamber) }))}
+      onChoose={(which) => onPut({ ...h, which })}
+    />
+  );
+}
+
+function nameOf(id: string, h: Happening, chamber: Chamber): string {
+  if (h.kind === "setpoint" || h.kind === "relayStuck") {
+    const name = controllerName(chamber, id);
+    return name.charAt(0).toUpperCase() + name.slice(1);
+  }
+  if (h.kind.startsWith("probe")) return `Probe ${chamber.probes.findIndex((p) => p.id === id) + 1}`;
+  return deviceNames(chamber).find((d) => d.id === id)?.name ?? id;
+}
+
+function OwnFields({ happening: h, onPut }: Props) {
   const { preferences } = useBench();
   const { scale, system } = preferences;
   const temperature = temperatureKind(scale, 0.1, 0.5);

@@ -13,7 +13,7 @@ import {
 } from "@/core/chamber";
 import type { Happening, HappeningKind } from "@/core/model";
 import { printDuration, printMoment } from "@/core/quantity";
-import type { Grace } from "@/core/trial";
+import type { Grace, Metrics } from "@/core/trial";
 import { hoursKind, NumberField, Select } from "@/parts/fields";
 import { useBench } from "../context";
 import { HappeningFields } from "./HappeningFields";
@@ -25,6 +25,13 @@ export function graceWords(grace: Grace | undefined): string {
   if (!Number.isFinite(grace.seconds)) return "It stays in its band to the end of the trial.";
   return `Hours of grace: ${printDuration(grace.seconds)}, then it gets too ${grace.cold ? "cold" : "warm"}.`;
 }
+
+/** Of each happening the shortest grace that it leaves to anything that is judged. */
+const worstGraces = (all: readonly Metrics[]): Grace[] =>
+  all
+    .flatMap((m) => m.grace)
+    .sort((a, b) => (a.seconds ?? Infinity) - (b.seconds ?? Infinity))
+    .filter((g, i, list) => list.findIndex((o) => o.id === g.id) === i);
 
 interface Props {
   /** The moment that a new one is placed at, s. */
@@ -41,7 +48,7 @@ export function Happenings({ moment, armed, onArm, onPlace }: Props) {
   const kinds = happeningsFor(chamber);
   const chosen = kinds.includes(kind) ? kind : kinds[0]!;
   const startHour = live.answer?.trial.startHour ?? 18;
-  const grace = live.answer?.trial.metrics.grace ?? [];
+  const grace = worstGraces(live.answer?.trial.whole ?? []);
   const inTrial = (live.answer?.trial.days ?? 0) * 86_400;
   const sorted = [...record.happenings].sort((a, b) => a.at - b.at);
   return (
@@ -140,10 +147,10 @@ function OneHappening({ happening: h, startHour, words }: { happening: Happening
 
 /** A new happening of a kind, put into the chamber. */
 export function useNewHappening() {
-  const { chamber, change } = useBench();
+  const { chamber, stage, change } = useBench();
   return (kind: HappeningKind, at: number) =>
     change(
-      putHappening(newHappening(kind, nanoid(8), Math.round(at / 60) * 60, chamber, chamber.stages[0]!)),
+      putHappening(newHappening(kind, nanoid(8), Math.round(at / 60) * 60, chamber, stage)),
       happeningInfo[kind].label.toLowerCase(),
     );
 }

@@ -106,17 +106,23 @@ function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
   );
 }
 
+/** How far it comes: into its band, or through its program. */
 function arrivalOf(trial: Trial): string {
-  const { timeToBand } = trial.metrics;
+  const { stages, finishedAt, metrics } = trial;
+  if (stages.length > 1)
+    return finishedAt === null
+      ? `comes to stage ${stages.length}`
+      : `its program is done after ${printDuration(finishedAt)}`;
+  const { timeToBand } = metrics;
   if (timeToBand === null) return "never in its band";
   return timeToBand === 0 ? "in its band from the start" : `in its band after ${printDuration(timeToBand)}`;
 }
 
 function starts({ metrics, days }: Trial): string {
-  const { compressorStarts } = metrics;
-  if (compressorStarts === 0) return `heat on ${Math.round(metrics.heatDuty * 100)} % of the time`;
-  const perDay = compressorStarts / days;
+  const { coldStarts } = metrics;
+  if (coldStarts === 0) return `heat on ${Math.round(metrics.heatDuty * 100)} % of the time`;
+  const perDay = coldStarts / days;
   return perDay < 1.5
-    ? `${compressorStarts} compressor ${compressorStarts === 1 ? "start" : "starts"} in all`
-    : `${Math.round(perDay)} compressor starts a day`;
+    ? `${coldStarts} ${coldStarts === 1 ? "start" : "starts"} of the cooling in all`
+    : `${Math.round(perDay)} starts of the cooling a day`;
 }

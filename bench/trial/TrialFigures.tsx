@@ -1,18 +1,17 @@
 import type { Scale } from "@/core/quantity";
-import type { Trial } from "@/core/trial";
-import { figuresOf, printChange, printFigure } from "./figures";
+import { figuresOf, printChange, printFigure, type FiguresOf } from "./figures";
 
 interface Props {
-  trial: Trial;
+  of: FiguresOf;
   scale: Scale;
   judged: string;
   /** A kept trial that this one is compared with. */
-  before?: Trial | null;
+  before?: FiguresOf | null;
 }
 
 /** What the trial amounts to, in figures; beside a kept one with their differences. */
-export function TrialFigures({ trial, scale, judged, before }: Props) {
-  const now = figuresOf(trial, scale, judged);
+export function TrialFigures({ of, scale, judged, before }: Props) {
+  const now = figuresOf(of, scale, judged);
   const then = before ? figuresOf(before, scale, judged) : null;
   return (
     <div className="overflow-x-auto">

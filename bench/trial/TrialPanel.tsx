@@ -1,13 +1,15 @@
 "use client";
 
 import { useDeferredValue, useEffect, useMemo, useRef } from "react";
-import { alarmsOf } from "@/core/controller";
-import type { Channel, Trial } from "@/core/trial";
+import { stageName } from "@/core/program";
+import { judgedName, type Channel, type Trial } from "@/core/trial";
 import { InsetChart, sayTrial, TraceChart } from "@/parts/trace";
 import { useBench } from "../context";
 import { VerdictList } from "../VerdictList";
 import { FullTrial } from "./FullTrial";
 import { Sized } from "./Sized";
+import { useAlarms } from "./useAlarms";
+import { useOtherVessels } from "./useOtherVessels";
 import { TrialBar, type TrialSize } from "./TrialBar";
 
 interface Props {
@@ -61,11 +63,13 @@ const ofAir: readonly Channel[] = ["product", "probe", "room"];
 
 /** Trace, inset and verdicts in a strip under the station. */
 function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near: boolean }) {
-  const { verdicts, preferences, plan, chamber, judged, record } = useBench();
+  const { verdicts, preferences, chamber, judged, record } = useBench();
   const { scale } = preferences;
   // The inset follows a moment later: the trace itself is what the hand waits for.
   const late = useDeferredValue(trial);
-  const alarms = useMemo(() => alarmsOf(plan.settings, chamber.unit), [plan.settings, chamber.unit]);
+  const alarms = useAlarms();
+  const names = useMemo(() => chamber.stages.map((s) => stageName(chamber.stages, s.id)), [chamber.stages]);
+  const layers = useOtherVessels(trial.trace);
   const marks = useMemo(() => record.happenings.map((h) => ({ at: h.at, to: null })), [record.happenings]);
   return (
     <div className="grid min-h-0 grid-cols-[1fr_236px_380px] gap-3 pr-2">
@@ -75,7 +79,9 @@ function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near:
             trace={trial.trace}
             startHour={trial.startHour}
             ghost={ghost?.trace ?? null}
-            band={plan.ask}
+            bands={trial.bands}
+            stageNames={names}
+            layers={layers}
             alarms={alarms}
             scale={scale}
             width={width}
@@ -92,7 +98,13 @@ function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near:
         <h3 className="text-sm leading-5 font-semibold">Three hours at the worst moment</h3>
         <Sized className="min-h-0">
           {(width, h) => (
-            <InsetChart trial={late} band={plan.ask} scale={scale} width={width} height={h} judged={judged} />
+            <InsetChart
+              trial={late}
+              scale={scale}
+              width={width}
+              height={h}
+              judged={judgedName(late.inset.judged, chamber.vessels)}
+            />
           )}
         </Sized>
       </div>

@@ -1,21 +1,18 @@
 import { heatNeeded } from "@/core/chamber";
 import { celsius } from "@/core/quantity";
-import { chamberWith, heaterOf, heldAt, meeting, recordWith, steadyRoom } from "@/core/testing/build";
-import { plainTrial, planOf, runTrial, type Trial } from "@/core/trial";
-import { figuresOf, printChange, printFigure, type Figure } from "./figures";
+import { chamberWith, heaterOf, heldAt, meeting, recordWith, steadyRoom, tried } from "@/core/testing/build";
+import type { Trial } from "@/core/trial";
+import { figuresOf, printChange, printFigure, wholeOf, type Figure } from "./figures";
 import { graceWords } from "./Happenings";
 
-const trialOf = (record = recordWith(), days = 4): Trial => {
-  const plan = planOf(record);
-  return runTrial(plainTrial(plan.chamber, plan.settings, days));
-};
+const trialFor = (record = recordWith(), days = 4): Trial => tried(record, days).trial;
 const named = (figures: Figure[], name: string | RegExp) =>
   figures.find((f) => (typeof name === "string" ? f.name === name : name.test(f.name)))!;
 const numberOf = (text: string) => Number(text.replace("\u2212", "-").replace(/[^\d.-].*$/, ""));
 
 const cold = [...heldAt(20), ...steadyRoom(5), heaterOf(60)];
-const trial = trialOf(recordWith(...cold));
-const figures = figuresOf(trial, "C", "Product");
+const trial = trialFor(recordWith(...cold));
+const figures = figuresOf(wholeOf(trial), "C", "Product");
 
 describe("figures of a trial", () => {
   it("agree with each other: the heater's energy is its power times its share of a day", () => {
@@ -35,7 +32,7 @@ describe("figures of a trial", () => {
   });
 
   it("in °F a temperature is 1.8·t + 32, a difference only 1.8 times as large", () => {
-    const other = figuresOf(trial, "F", "Product");
+    const other = figuresOf(wholeOf(trial), "F", "Product");
     const warmest = "Product at its warmest";
     expect(numberOf(printFigure(named(other, warmest)))).toBeCloseTo(1.8 * named(figures, warmest).value! + 32, 1);
     const swing = "Product: swing once settled";
@@ -43,14 +40,18 @@ describe("figures of a trial", () => {
   });
 
   it("says never, and a dash, where there is nothing to say", () => {
-    const lost = figuresOf(trialOf(recordWith(...heldAt(5), ...steadyRoom(2), heaterOf(0)), 1), "C", "Product");
+    const lost = figuresOf(
+      wholeOf(trialFor(recordWith(...heldAt(5), ...steadyRoom(2), heaterOf(0)), 1)),
+      "C",
+      "Product",
+    );
     expect(printFigure(named(lost, "From start to the band"))).toBe("never");
     expect(printFigure(named(lost, "In the band since then"))).toBe("\u2013");
     expect(printFigure(named(lost, "Product: swing once settled"))).toBe("\u2013");
   });
 
   it("a fire has fuel where others have electricity", () => {
-    const fire = trialOf(
+    const fire = trialFor(
       recordWith(
         { section: "cabinet", field: "kind", value: "drum" },
         { section: "heater", field: "kind", value: "charcoal" },
@@ -60,7 +61,7 @@ describe("figures of a trial", () => {
       ),
       1,
     );
-    const names = figuresOf(fire, "C", "Air").map((f) => f.name);
+    const names = figuresOf(wholeOf(fire), "C", "Air").map((f) => f.name);
     expect(names).toContain("Fuel burned");
     expect(names.join()).not.toMatch(/Electricity of the heater/);
   });
@@ -68,7 +69,7 @@ describe("figures of a trial", () => {
 
 describe("the change of a figure", () => {
   const wider = figuresOf(
-    trialOf(recordWith(...cold, { section: "stage", field: "low", value: celsius(16) })),
+    wholeOf(trialFor(recordWith(...cold, { section: "stage", field: "low", value: celsius(16) }))),
     "C",
     "Product",
   );
@@ -94,9 +95,9 @@ describe("the change of a figure", () => {
 describe("grace in words", () => {
   it("follows what the trial found", () => {
     const cut = { kind: "powerCut", at: 2 * 86_400, lasting: 0 } as const;
-    const { grace } = trialOf(meeting(recordWith(...cold), cut)).metrics;
+    const { grace } = trialFor(meeting(recordWith(...cold), cut)).metrics;
     expect(graceWords(grace[0])).toMatch(/^Hours of grace: .* then it gets too cold\.$/);
-    const short = trialOf(meeting(recordWith(...cold), { ...cut, lasting: 600 })).metrics.grace[0];
+    const short = trialFor(meeting(recordWith(...cold), { ...cut, lasting: 600 })).metrics.grace[0];
     expect(graceWords(short)).toBe("It stays in its band to the end of the trial.");
     expect(graceWords(undefined)).toMatch(/^Not in this trial/);
   });

@@ -9,7 +9,7 @@ import {
   printTemperature,
   type Scale,
 } from "@/core/quantity";
-import type { Trial } from "@/core/trial";
+import type { Metrics, Trial } from "@/core/trial";
 
 const NONE = "\u2013";
 
@@ -27,8 +27,18 @@ const percent = (share: number, signed?: boolean) => `${printNumber(share * 100,
 const count = (n: number, signed?: boolean) => printNumber(n, 0.1, signed);
 const energy = (j: number, signed?: boolean) => `${printNumber(j / 3.6e6, 0.01, signed)}\u00a0kWh`;
 
-/** What a trial amounts to, in figures. */
-export function figuresOf({ metrics: m, days }: Trial, scale: Scale, judged: string): Figure[] {
+/** A trial, or one stage of it, for one thing that is judged. */
+export interface FiguresOf {
+  metrics: Metrics;
+  seconds: number;
+}
+
+/** The whole of a trial, for what fares worst in it. */
+export const wholeOf = ({ metrics, days }: Trial): FiguresOf => ({ metrics, seconds: days * 86_400 });
+
+/** What a trial or a stage amounts to, in figures. */
+export function figuresOf({ metrics: m, seconds }: FiguresOf, scale: Scale, judged: string): Figure[] {
+  const days = seconds / 86_400;
   const at = (t: number, signed?: boolean) =>
     signed ? printDifference(kelvins(t), scale, 0.01, true) : printTemperature(celsius(t), scale, 0.01);
   const by = (d: number, signed?: boolean) => printDifference(kelvins(d), scale, 0.01, signed);
@@ -47,7 +57,7 @@ export function figuresOf({ metrics: m, days }: Trial, scale: Scale, judged: str
     },
     { name: "Heat on", value: m.heatDuty, print: percent },
     { name: "Cold on", value: m.coldDuty, print: percent },
-    { name: "Starts of the cooling a day", value: m.compressorStartsPerDay, print: count },
+    { name: "Starts of the cooling a day", value: m.coldStartsPerDay, print: count },
     { name: "Starts of the heat a day", value: m.heatStarts / days, print: count },
     { name: "Shortest rest of the cooling", value: m.shortestRest, print: duration },
     { name: "Longest run of the cooling", value: m.longestRun, print: duration },

@@ -11,6 +11,7 @@ import {
   transmittance,
   tryEdits,
   vesselSize,
+  heaterPower,
 } from ".";
 
 describe("heat loss", () => {
@@ -86,7 +87,7 @@ describe("defaults follow what is known", () => {
   });
 
   it("the heater grows with a colder room", () => {
-    expect(chamberWith(...steadyRoom(-5)).heater.power).toBeGreaterThan(chamberWith(...steadyRoom(15)).heater.power);
+    expect(heaterPower(chamberWith(...steadyRoom(-5)))).toBeGreaterThan(heaterPower(chamberWith(...steadyRoom(15))));
   });
 });
 

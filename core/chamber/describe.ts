@@ -1,20 +1,26 @@
 import {
   fill,
+  type Band,
   type CabinetKind,
   type Chamber,
   type ChamberRecord,
+  type DeviceRecord,
+  type LoadedVessel,
+  type PlacedCooler,
   type Probe,
   type Product,
+  type Program,
   type Room,
   type Stage,
   type Vessel,
 } from "../model";
-import { celsius, kelvins, middle, roundTo, type Temperature } from "../quantity";
+import { genericUnit } from "../controller";
 import { placementDefaults } from "../probe";
 import { productDefaults } from "../product";
-import { genericUnit } from "../controller";
+import { celsius, kelvins, middle, roundTo, type Temperature } from "../quantity";
 import { boxes, cabinetDefaults } from "./boxes";
-import { coolerDefaults, heaterDefaults } from "./deviceDefaults";
+import { coolerDefaults, fanDefaults, heaterDefaults, lightDefaults } from "./deviceDefaults";
+import { cools } from "./devices";
 import { isSmoker } from "./geometry";
 import { heaterFor, heatNeeded } from "./sizing";
 import { thermalDefaults } from "./thermal";
@@ -22,19 +28,57 @@ import { thermalDefaults } from "./thermal";
 /** Half-width of the band that is offered around the middle of the packet's range, K (common practice, no source). */
 const HALF_BAND = 1;
 
+/** The program where nothing is said of it: somebody can always be there, and keys the settings in. */
+const programDefaults: Program = { startsAt: "", attendedFrom: 0, attendedTo: 24, away: [], byHand: true };
+
 /** Middle of the packet's range with a degree each way, never outside the packet; the target in the middle. */
 function stageDefaults(product: Product, kind: CabinetKind): Stage {
   const centre = roundTo(middle(product.packetLow, product.packetHigh), 0.5);
   const low = celsius(Math.max(product.packetLow, centre - HALF_BAND));
   const high = celsius(Math.min(product.packetHigh, centre + HALF_BAND));
-  return { low, high, target: middle(low, high), wish: "band", of: isSmoker(kind) ? "air" : "product" };
+  return {
+    name: "",
+    low,
+    high,
+    target: middle(low, high),
+    wish: "band",
+    of: isSmoker(kind) ? "air" : "product",
+    ends: [],
+    latest: 0,
+    rampBy: kelvins(0),
+    rampEvery: 86_400,
+  };
 }
 
 const roomDefaults: Room = { low: celsius(12), high: celsius(22), warmestHour: 15, monthly: kelvins(0) };
 
+/** Lays stored values over defaults; the target is the middle of the band that results, unless it is stored itself. */
+function withMiddle<T extends Band>(defaults: T, stored: { [K in keyof T]?: { value: T[K] } | undefined }): T {
+  const withBand = fill(defaults, { ...stored, target: undefined });
+  return fill({ ...withBand, target: middle(withBand.low, withBand.high) }, {
+    target: stored.target,
+  } as typeof stored);
+}
+
+/** The stages in turn: what one does not say of band, wish and what it is for is as in the one before. */
+function stagesOf(record: ChamberRecord, product: Product, kind: CabinetKind): Chamber["stages"] {
+  let before = stageDefaults(product, kind);
+  return record.stages.map(({ id, stage }) => {
+    const { name, ends, latest, rampBy, rampEvery } = stageDefaults(product, kind);
+    const moved = stage.low || stage.high || stage.target;
+    const defaults = { ...before, name, ends, latest, rampBy, rampEvery };
+    const filled = moved ? withMiddle(defaults, stage) : fill(defaults, stage);
+    before = filled;
+    return { ...filled, id };
+  });
+}
+
+const ofKind = <K extends DeviceRecord["device"]>(record: ChamberRecord, kind: K) =>
+  record.devices.filter((d): d is Extract<DeviceRecord, { device: K }> => d.device === kind);
+
 /**
  * A stored chamber with every default filled in. Later defaults follow from earlier values: the box from its kind, the
- * band from the packet, the target from the band, the cooler from the box, the heater from the loss in the coldest
+ * band from the packet, the target from the band, the coolers from the box, the heaters from the loss in the coldest
  * room, the network's parameters from all of them.
  */
 export function describe(record: ChamberRecord): Chamber {
@@ -42,7 +86,13 @@ export function describe(record: ChamberRecord): Chamber {
   const kind = record.cabinet.kind?.value ?? "upright";
   const box = boxes[kind];
   const cabinet = fill(cabinetDefaults(kind), record.cabinet);
-  const unit = fill(genericUnit(record.unit.scale?.value ?? "C", record.unit.kind?.value), record.unit);
+  const controllers = record.controllers.map(({ id, unit, probes, heat, cold }) => ({
+    id,
+    unit: fill(genericUnit(unit.scale?.value ?? "C", unit.kind?.value), unit),
+    probes,
+    heat,
+    cold,
+  }));
   const vesselDefaults: Vessel = {
     ...box.vessel,
     count: 1,
@@ -51,40 +101,61 @@ export function describe(record: ChamberRecord): Chamber {
     evaporation: 0,
     evaporationAt: celsius(65),
   };
-  const vessels = record.vessels.map(({ vessel, product }) => ({
+  const loads = record.vessels.map(({ id, vessel, product, band }) => ({
+    id,
     ...fill(vesselDefaults, vessel),
-    product: fill(productDefaults[product.kind?.value ?? "ale"], product),
+    product: fill(productDefaults(product.kind?.value ?? "ale"), product),
+    stored: band,
   }));
-  const firstProduct = vessels[0]?.product ?? productDefaults.ale;
-  const stages = record.stages.map(({ stage }) => {
-    const withBand = fill(stageDefaults(firstProduct, kind), { ...stage, target: undefined });
-    return fill({ ...withBand, target: middle(withBand.low, withBand.high) }, { target: stage.target });
-  });
-  const probes = record.probes.map(({ probe }) => {
+  const first = loads[0]!;
+  const stages = stagesOf(record, first.product, kind);
+  const vessels: LoadedVessel[] = loads.map(({ stored, ...load }) => ({
+    ...load,
+    band: Object.values(stored).some((v) => v !== undefined)
+      ? withMiddle({ low: stages[0]!.low, high: stages[0]!.high, target: stages[0]!.target }, stored)
+      : null,
+  }));
+  const probes = record.probes.map(({ id, in: where, probe }) => {
     const place = probe.place?.value ?? box.probe;
-    return fill<Probe>({ place, error: kelvins(0), ...placementDefaults(place, cabinet), noise: 0, step: 0 }, probe);
+    const filled = fill<Probe>(
+      { place, error: kelvins(0), ...placementDefaults(place, cabinet), noise: 0, step: 0 },
+      probe,
+    );
+    return { ...filled, id, in: where };
   });
-  const cooler = fill(coolerDefaults(record.cooler.kind?.value ?? box.cooler, cabinet), record.cooler);
-  const target: Temperature = stages[0]?.target ?? celsius(20);
-  // The heater's size follows from the loss, which does not depend on the heater.
-  const noHeater = heaterDefaults("none", 0);
+  const coolers = ofKind(record, "cooler").map(({ id, at, cooler }): PlacedCooler => {
+    const said = { power: cooler.power?.value, iceMass: cooler.iceMass?.value };
+    const defaults = coolerDefaults(cooler.kind?.value ?? box.cooler, cabinet, said);
+    return { ...fill(defaults, cooler), id, at: at ?? first.id };
+  });
+  // The heaters' size follows from the loss, which does not depend on them.
   const bare: Chamber = {
     room,
     roomSeries: record.roomSeries,
     cabinet,
-    thermal: fill(thermalDefaults(cabinet, noHeater, cooler, vessels[0]!), record.thermal),
-    heater: noHeater,
-    cooler,
-    unit,
+    thermal: fill(thermalDefaults(cabinet, first), record.thermal),
+    heaters: [],
+    coolers,
+    fans: ofKind(record, "fan").map(({ id, fan }) => ({ ...fill(fanDefaults, fan), id })),
+    lights: ofKind(record, "light").map(({ id, light }) => ({ ...fill(lightDefaults, light), id })),
+    controllers,
     vessels,
     probes,
     stages,
+    program: fill(programDefaults, record.program),
     happenings: record.happenings,
   };
-  const heaterPower = record.heater.power?.value ?? heaterFor(heatNeeded(bare, target), kind);
-  const usual = box.heater === "tube" && heaterPower >= 300 ? "fanHeater" : box.heater;
-  const heater = fill(heaterDefaults(record.heater.kind?.value ?? usual, heaterPower), record.heater);
-  if (record.heater.kind?.value === "none") heater.power = 0;
-  const thermal = fill(thermalDefaults(cabinet, heater, cooler, vessels[0]!), record.thermal);
-  return { ...bare, heater, thermal };
+  const stored = ofKind(record, "heater");
+  const warmest: Temperature = celsius(Math.max(...stages.map((s) => s.target)));
+  const usualPower = stored.some((h) => h.heater.power === undefined) ? heaterFor(heatNeeded(bare, warmest), kind) : 0;
+  const heaters = stored.map(({ id, at, heater: said }) => {
+    const power = said.power?.value ?? usualPower;
+    const usual = box.heater === "tube" && power >= 300 ? "fanHeater" : box.heater;
+    const chosen = said.kind?.value ?? usual;
+    const plate = chosen === "plate" && coolers.some((c) => c.kind === "peltier" && cools(c));
+    const heater = fill(heaterDefaults(chosen, power, cabinet, plate), said);
+    if (said.kind?.value === "none") heater.power = 0;
+    return { ...heater, id, at: at ?? first.id };
+  });
+  return { ...bare, heaters };
 }

@@ -1,65 +1,9 @@
-import type { Cabinet, CabinetKind, Cooler, CoolerKind, Heater, HeaterKind, Edit } from "../model";
+import type { Cabinet, CabinetKind, Cooler, CoolerKind, Edit, Fan, Heater, HeaterKind, Light } from "../model";
 import { celsius, kelvins, roundTo } from "../quantity";
 import { isVesselItself } from "./geometry";
 import { wallConductance } from "./heatLoss";
 import { referenceCabinet } from "./reference";
-
-interface Body {
-  label: string;
-  /** J/K and W/K: engineering estimates (docs/sources.md). */
-  capacity: number;
-  toAir: number;
-  toLining: number;
-  toVessel: number;
-  toRoom: number;
-  /** Light falls on what stands near. */
-  light?: true;
-  note: string;
-}
-
-const body = (
-  label: string,
-  capacity: number,
-  toAir: number,
-  toLining: number,
-  toVessel: number,
-  note: string,
-  toRoom = 0,
-): Body => ({ label, capacity, toAir, toLining, toVessel, toRoom, note });
-
-const { smallHeater, largeHeater } = referenceCabinet;
-
-/** Heaters by what they store and where their heat goes: residual heat is part of each. */
-export const heaterBodies: Record<HeaterKind, Body> = {
-  none: body("None", 1, 0, 0, 0, "Nothing lifts the temperature but the room and the product itself."),
-  tube: body(
-    "Tube heater",
-    smallHeater.capacity,
-    smallHeater.toAir,
-    smallHeater.toLining,
-    0,
-    "Stays warm for some minutes after it is cut.",
-  ),
-  lamp: body("Ceramic lamp", 100, 1.2, 0.8, 0, "No light. Its face passes 200 °C: two fixings, a guard."),
-  bulb: {
-    ...body("Light bulb", 40, 0.35, 0.25, 0, "Quick and cheap. Light spoils beer and dries a culture: shade it."),
-    light: true,
-  },
-  belt: body("Heat belt", 150, 0.5, 0, 1.5, "Around the vessel; it heats the skin first."),
-  mat: body("Heating mat", 400, 0.3, 1, 1.2, "Under the vessel; weak and gentle."),
-  fanHeater: body(
-    "Fan heater",
-    largeHeater.capacity,
-    largeHeater.toAir,
-    largeHeater.toLining,
-    0,
-    "Far too strong for a small box unless cut down.",
-  ),
-  immersion: body("Immersion element", 400, 150, 0, 0, "In the liquid; it burns out when it falls dry."),
-  element: body("Element of a slow cooker", 800, 0, 2.5, 0, "Heats the crock, the crock heats the water.", 0.25),
-  plate: body("Plate, both ways", 900, 0, 0.2, 12, "The same plate heats and cools.", 0.3),
-  charcoal: body("Charcoal with a blower", 3000, 7, 5, 0, "The blower is switched; the fire glows on when it rests."),
-};
+import { coolerBody, heaterBody } from "./thermal";
 
 /** Heaters that can go in a kind of box, the usual one first. */
 export function heatersFor(kind: CabinetKind): HeaterKind[] {
@@ -77,10 +21,10 @@ export function coolersFor(kind: CabinetKind): CoolerKind[] {
   return ["compressor", "none", "ice", "peltier"];
 }
 
-/** Another kind of cooler, at its usual power. */
-export const coolerChoice = (kind: CoolerKind): Edit[] => [
-  { section: "cooler", field: "kind", value: kind },
-  { section: "cooler", field: "power", value: undefined },
+/** Another kind of cooler, at its usual power. Without an id the first one. */
+export const coolerChoice = (kind: CoolerKind, id?: string): Edit[] => [
+  { section: "cooler", field: "kind", id, value: kind },
+  { section: "cooler", field: "power", id, value: undefined },
 ];
 
 export const coolerLabels: Record<CoolerKind, string> = {
@@ -90,7 +34,8 @@ export const coolerLabels: Record<CoolerKind, string> = {
   ice: "Ice or frozen bottles",
 };
 
-export const heaterDefaults = (kind: HeaterKind, power: number): Heater => ({
+/** @param shared it is one plate with a cooler */
+export const heaterDefaults = (kind: HeaterKind, power: number, cabinet: Cabinet, shared = false): Heater => ({
   kind,
   power: kind === "none" ? 0 : power,
   ownThermostat: false,
@@ -102,6 +47,7 @@ export const heaterDefaults = (kind: HeaterKind, power: number): Heater => ({
   fuelHeat: 29e6,
   burnShare: 0.85,
   idlePower: 900,
+  ...heaterBody(cabinet, kind, shared),
 });
 
 /** Cooling power of a usual device for a box, W (estimate: a compressor in proportion to the wall loss). */
@@ -113,9 +59,23 @@ function coolerPower(kind: CoolerKind, cabinet: Cabinet): number {
   return roundTo(referenceCabinet.coolerPower * Math.max(0.5, share), 5);
 }
 
-export const coolerDefaults = (kind: CoolerKind, cabinet: Cabinet): Cooler => ({
-  kind,
-  power: coolerPower(kind, cabinet),
+/** @param stored power and ice that are said: the body is as large as they make it */
+export function coolerDefaults(
+  kind: CoolerKind,
+  cabinet: Cabinet,
+  stored: { power?: number | undefined; iceMass?: number | undefined } = {},
+): Cooler {
+  const power = coolerPower(kind, cabinet);
+  const iceMass = 4;
+  const body = coolerBody(cabinet, { kind, power: stored.power ?? power, iceMass: stored.iceMass ?? iceMass });
+  return { ...coolerSwitches, kind, power, iceMass, ...body };
+}
+
+/** Usual fan and light, W (common practice, no source). */
+export const fanDefaults: Fan = { power: 4 };
+export const lightDefaults: Light = { power: 8 };
+
+const coolerSwitches = {
   ownThermostat: false,
   ownThermostatAt: celsius(3),
   staysOff: false,
@@ -125,7 +85,6 @@ export const coolerDefaults = (kind: CoolerKind, cabinet: Cabinet): Cooler => ({
   electric: 60,
   largestLift: kelvins(35),
   hotRise: kelvins(12),
-  iceMass: 4,
   iceStart: celsius(-16),
   iceEvery: 0,
-});
+} as const;

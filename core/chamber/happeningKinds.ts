@@ -1,7 +1,7 @@
 import type { Chamber, Happening, HappeningKind, Stage } from "../model";
 import { celsius, kelvins } from "../quantity";
 import { hasLid } from "./geometry";
-import { hasCooler, hasHeater } from "./network";
+import { coolersOf, hasCooler, hasFire, hasHeater, heatersOf, isIce } from "./devices";
 
 interface HappeningInfo {
   label: string;
@@ -30,8 +30,9 @@ export const happeningInfo: Record<HappeningKind, HappeningInfo> = {
 
 /** The kinds that can happen to a chamber. */
 export function happeningsFor(chamber: Chamber): HappeningKind[] {
-  const { cabinet, heater, cooler } = chamber;
+  const { cabinet, coolers } = chamber;
   const heats = hasHeater(chamber);
+  const plain = heatersOf(chamber).some((h) => h.kind !== "charcoal");
   const can: Record<HappeningKind, boolean> = {
     setpoint: true,
     door: !hasLid(cabinet.kind),
@@ -42,48 +43,77 @@ export function happeningsFor(chamber: Chamber): HappeningKind[] {
     probeFault: true,
     probeDrift: true,
     powerCut: true,
-    heaterStaysOff: heats && heater.kind !== "charcoal",
-    heaterCutOut: heats && heater.kind !== "charcoal",
+    heaterStaysOff: plain,
+    heaterCutOut: plain,
     relayStuck: heats || hasCooler(chamber),
     coldFails: hasCooler(chamber),
     fanStops: cabinet.fan,
-    iceForgotten: cooler.kind === "ice" && cooler.iceEvery > 0,
-    fuelOut: heater.kind === "charcoal",
+    iceForgotten: coolers.some((c) => isIce(c) && c.iceEvery > 0),
+    fuelOut: hasFire(chamber),
   };
   return (Object.keys(happeningInfo) as HappeningKind[]).filter((kind) => can[kind]);
+}
+
+/** What a kind of happening can happen to, of what is there; empty where it happens to the whole chamber. */
+export function whichOf(kind: HappeningKind, chamber: Chamber): string[] {
+  const ids = (list: readonly { id: string }[]) => list.map((e) => e.id);
+  switch (kind) {
+    case "setpoint":
+    case "relayStuck":
+      return ids(chamber.controllers);
+    case "probeOut":
+    case "probeFault":
+    case "probeDrift":
+      return ids(chamber.probes);
+    case "heaterStaysOff":
+    case "heaterCutOut":
+      return ids(heatersOf(chamber).filter((h) => h.kind !== "charcoal"));
+    case "fuelOut":
+      return ids(heatersOf(chamber).filter((h) => h.kind === "charcoal"));
+    case "coldFails":
+      return ids(coolersOf(chamber));
+    case "iceForgotten":
+      return ids(chamber.coolers.filter(isIce));
+    default:
+      return [];
+  }
 }
 
 const MINUTE = 60;
 const HOUR = 3600;
 
-/** A happening of a kind at a moment, with usual values that can be changed. */
+/** A happening of a kind at a moment, with usual values that can be changed; it happens to the first that it can. */
 export function newHappening(kind: HappeningKind, id: string, at: number, chamber: Chamber, stage: Stage): Happening {
   const placed = { id, at };
+  const which = whichOf(kind, chamber)[0] ?? "";
   switch (kind) {
     case "setpoint":
-      return { ...placed, kind, to: celsius(stage.target + 2) };
+      return { ...placed, which, kind, to: celsius(stage.target + 2) };
     case "door":
       return { ...placed, kind, lasting: 10 * MINUTE };
     case "lidOff":
       return { ...placed, kind, lasting: MINUTE };
     case "probeOut":
-      return { ...placed, kind, lasting: 0, to: "air" };
+      return { ...placed, which, kind, lasting: 0, to: "air" };
     case "probeFault":
-      return { ...placed, kind, lasting: 0, fault: "open" };
+      return { ...placed, which, kind, lasting: 0, fault: "open" };
     case "probeDrift":
-      return { ...placed, kind, lasting: 0, perDay: kelvins(0.5) };
+      return { ...placed, which, kind, lasting: 0, perDay: kelvins(0.5) };
     case "relayStuck":
-      return { ...placed, kind, lasting: 0, outlet: hasHeater(chamber) ? "heat" : "cold", to: "on" };
+      return { ...placed, which, kind, lasting: 0, outlet: hasHeater(chamber) ? "heat" : "cold", to: "on" };
     case "loadIn":
       return { ...placed, kind, volume: 0.002, temperature: celsius(5) };
     case "fuelOut":
-      return { ...placed, kind };
+      return { ...placed, which, kind };
     case "weather":
       return { ...placed, kind, lasting: 48 * HOUR, by: kelvins(-8) };
     case "fanStops":
     case "powerCut":
       return { ...placed, kind, lasting: kind === "powerCut" ? 8 * HOUR : 0 };
-    default:
-      return { ...placed, kind, lasting: 0 };
+    case "heaterStaysOff":
+    case "heaterCutOut":
+    case "coldFails":
+    case "iceForgotten":
+      return { ...placed, which, kind, lasting: 0 };
   }
 }

@@ -17,3 +17,5 @@ export * from "./steady";
 export * from "./thermal";
 export * from "./tryEdits";
 export * from "./variant";
+export * from "./devices";
+export * from "./heaterBodies";

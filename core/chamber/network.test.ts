@@ -2,8 +2,8 @@ import { abs, arg, complex, lusolve, matrix, subtract, type Complex } from "math
 import type { Edit } from "../model";
 import { placementDefaults, placementOf } from "../probe";
 import { celsius } from "../quantity";
-import { chamberWith, heaterOf, heldAt, settingsOf, steadyRoom } from "../testing/build";
-import { INPUT, plainTrial, runTrial, stateSpace } from "../trial";
+import { chamberWith, heaterOf, heldAt, plainTrial, settingsOf, steadyRoom } from "../testing/build";
+import { ROOM, runTrial, stateSpace } from "../trial";
 import { buildNetwork } from "./network";
 
 const idle: Edit[] = [...heldAt(20), heaterOf(0), { section: "cooler", field: "power", value: 0 }];
@@ -13,7 +13,7 @@ const rowsOf = (values: Float64Array, n: number, m: number) =>
 describe("the network as a system of equations", () => {
   it("conserves heat: without room and sources, the flows between nodes add up to nothing", () => {
     const network = buildNetwork(chamberWith());
-    const { n, a } = stateSpace(network, false);
+    const { n, a } = stateSpace(network, 0);
     for (let j = 0; j < n; j++) {
       let out = 0;
       for (let i = 0; i < n; i++) out += a[i * n + j]! * network.nodes[i]!.capacity;
@@ -29,7 +29,7 @@ describe("the network as a system of equations", () => {
       value: 0,
     });
     const network = buildNetwork(chamber);
-    const { n, m, a, b } = stateSpace(network, false);
+    const { n, m, a, b } = stateSpace(network, 0);
     const u = [1, 10, 30, 0, 0, 0];
     const right = rowsOf(b, n, m).map((row) => [-row.reduce((sum, value, k) => sum + value * u[k]!, 0)]);
     const steady = (lusolve(matrix(rowsOf(a, n, n)), matrix(right)) as unknown as { toArray(): number[][] }).toArray();
@@ -49,7 +49,7 @@ describe("the network as a system of equations", () => {
       { section: "room", field: "warmestHour", value: 15 },
     );
     const network = buildNetwork(chamber);
-    const { n, m, a, b } = stateSpace(network, false);
+    const { n, m, a, b } = stateSpace(network, 0);
     const omega = (2 * Math.PI) / 86_400;
     const system = Array.from({ length: n }, (_, i) =>
       Array.from(
@@ -57,7 +57,7 @@ describe("the network as a system of equations", () => {
         (_, j) => subtract(complex(0, i === j ? omega : 0), complex(a[i * n + j]!, 0)) as Complex,
       ),
     );
-    const input = Array.from({ length: n }, (_, i) => [complex(b[i * m + INPUT.room]!, 0)]);
+    const input = Array.from({ length: n }, (_, i) => [complex(b[i * m + ROOM]!, 0)]);
     const response = (lusolve(system as never, input as never) as unknown as Complex[][]).map((row) => row[0]!);
     const days = 40;
     const { trace, startHour } = runTrial(plainTrial(chamber, settingsOf(20, 5, 5), days, 20), days * 48);

@@ -1,4 +1,5 @@
-import type { Chamber, Stage, Vessel } from "../model";
+import type { Band, Chamber, Stage, Vessel } from "../model";
+import { cools, heats, isIce, isOnePlate } from "./devices";
 import { placementOf } from "../probe";
 import { contentsCapacity, fillingTable } from "./fillings";
 import { isVesselItself, vesselSize, vesselSurface } from "./geometry";
@@ -23,16 +24,33 @@ export interface Link {
   conductance: number;
 }
 
-/** The chamber as heat capacities joined by conductances. Absent devices have the node −1. */
+/** A heater of the chamber in its network; one that is not there has the node −1 and no power. */
+export interface HeaterNode {
+  id: string;
+  node: number;
+  /** W */
+  power: number;
+}
+
+/** A cooler of the chamber in its network: the cold body is an evaporator, a plate or ice. */
+export interface CoolerNode {
+  id: string;
+  node: number;
+  law: CoolerLaw;
+  /** kg; 0: the cold body is no ice. */
+  iceMass: number;
+}
+
+/** The chamber as heat capacities joined by conductances. */
 export interface Network {
   nodes: NetworkNode[];
   links: Link[];
   /** The medium that the product stands in: air, or the water of a bath. */
   air: number;
   lining: number;
-  heater: number;
-  /** The cold body: evaporator, plate or ice. */
-  cold: number;
+  /** In the order of the chamber's heaters, and of its coolers. */
+  heaters: HeaterNode[];
+  coolers: CoolerNode[];
   /** The node of each vessel that is judged: its contents, or their core. */
   vessels: number[];
   /** All shells of each vessel from the core outwards, with their share of the contents. */
@@ -40,21 +58,9 @@ export interface Network {
   probes: number[];
   /** Loads that are put in later, in the order of the happenings. */
   loads: number[];
-  heaterPower: number;
-  law: CoolerLaw;
-  /** kg; 0: the cold body is no ice. */
-  iceMass: number;
+  /** Heat of the box's own fan or pump, W. */
   fanHeat: number;
 }
-
-export const hasHeater = ({ heater }: Pick<Chamber, "heater">): boolean => heater.kind !== "none" && heater.power > 0;
-/** Whether there is cold that a controller can switch. */
-export const hasCooler = ({ cooler }: Pick<Chamber, "cooler">): boolean =>
-  (cooler.kind === "compressor" || cooler.kind === "peltier") && cooler.power > 0;
-const hasIce = ({ cooler }: Pick<Chamber, "cooler">): boolean => cooler.kind === "ice" && cooler.iceMass > 0;
-/** Heater and cooler are one plate. */
-export const isOnePlate = (chamber: Pick<Chamber, "heater" | "cooler">): boolean =>
-  chamber.heater.kind === "plate" && chamber.cooler.kind === "peltier" && hasHeater(chamber) && hasCooler(chamber);
 
 /** Conductivity of a jacket of felt or foam, W/mK (estimate). */
 const JACKET = 0.035;
@@ -105,18 +111,37 @@ export function buildNetwork(chamber: Chamber): Network {
   }
   join(air, lining, t.airToLining);
 
-  const onePlate = isOnePlate(chamber);
-  const cold = hasCooler(chamber) || hasIce(chamber) ? add("cold", 0, t.coldCapacity, t.coldToRoom) : -1;
-  const heater = onePlate ? cold : hasHeater(chamber) ? add("heater", 0, t.heaterCapacity, t.heaterToRoom) : -1;
-  if (cold >= 0) {
-    join(cold, air, t.coldToAir);
-    join(cold, lining, t.coldToLining);
-  }
-  if (heater >= 0 && !onePlate) {
-    join(heater, air, t.heaterToAir);
-    join(heater, lining, t.heaterToLining);
-  }
-
+  const coolers = chamber.coolers.map((cooler, index): CoolerNode => {
+    const there = cools(cooler) || isIce(cooler);
+    return {
+      id: cooler.id,
+      node: there ? add("cold", index, cooler.bodyCapacity, cooler.toRoom) : -1,
+      law: lawOf(cools(cooler) ? cooler : { ...cooler, kind: "none" }),
+      iceMass: isIce(cooler) ? cooler.iceMass : 0,
+    };
+  });
+  // A plate that heats and one that cools are one body; each is shared once.
+  const plates = new Set<number>();
+  const heaters = chamber.heaters.map((heater, index): HeaterNode => {
+    const plate = chamber.coolers.findIndex((cooler, c) => isOnePlate(heater, cooler) && !plates.has(c));
+    if (plate >= 0) plates.add(plate);
+    const node =
+      plate >= 0 ? coolers[plate]!.node : heats(heater) ? add("heater", index, heater.bodyCapacity, heater.toRoom) : -1;
+    return { id: heater.id, node, power: heats(heater) ? heater.power : 0 };
+  });
+  const shares = (node: number) => coolers.some((c, i) => c.node === node && plates.has(i));
+  chamber.coolers.forEach((cooler, i) => {
+    const { node } = coolers[i]!;
+    if (node < 0) return;
+    join(node, air, cooler.toAir);
+    join(node, lining, cooler.toLining);
+  });
+  chamber.heaters.forEach((heater, i) => {
+    const { node } = heaters[i]!;
+    if (node < 0 || shares(node)) return;
+    join(node, air, heater.toAir);
+    join(node, lining, heater.toLining);
+  });
   const own = cabinet.kind === "kettle" ? 0.7 : 1;
   const shells = chamber.vessels.map((vessel, index) => {
     const count = fillingTable[vessel.filling].shells;
@@ -136,16 +161,22 @@ export function buildNetwork(chamber: Chamber): Network {
     };
     join(skin, air, outwards(t.filmToAir));
     join(skin, lining, outwards(t.filmToLining));
-    if (index === 0 && heater >= 0) join(heater, skin, t.heaterToVessel);
-    if (index === 0 && cold >= 0 && !onePlate) join(cold, skin, t.coldToVessel);
+    // What touches a vessel touches the one that it stands at; a shared plate touches it once.
+    chamber.heaters.forEach((heater, i) => {
+      if (heater.at === vessel.id && heaters[i]!.node >= 0) join(heaters[i]!.node, skin, heater.toVessel);
+    });
+    chamber.coolers.forEach((cooler, i) => {
+      const { node } = coolers[i]!;
+      if (cooler.at === vessel.id && node >= 0 && !plates.has(i)) join(node, skin, cooler.toVessel);
+    });
     return parts;
   });
 
   const probes = chamber.probes.map((probe, index) => {
     const place = placementOf(probe);
-    const node = add("probe", index, place.capacity);
-    const first = shells[0];
-    if (first) join(node, place.skin ? first.at(-1)!.node : first[0]!.node, place.toProduct);
+    const node = add("probe", index, place.capacity, place.toRoom);
+    const parts = shells[chamber.vessels.findIndex((v) => v.id === probe.in)] ?? shells[0];
+    if (parts) join(node, place.skin ? parts.at(-1)!.node : parts[0]!.node, place.toProduct);
     join(node, air, place.toAir);
     return node;
   });
@@ -160,22 +191,44 @@ export function buildNetwork(chamber: Chamber): Network {
     links,
     air,
     lining,
-    heater,
-    cold,
+    heaters,
+    coolers,
     vessels: shells.map((parts) => parts[0]!.node),
     shells,
     probes,
     loads,
-    heaterPower: hasHeater(chamber) ? chamber.heater.power : 0,
-    law: hasCooler(chamber) ? lawOf(chamber.cooler) : lawOf({ ...chamber.cooler, kind: "none" }),
-    iceMass: hasIce(chamber) ? chamber.cooler.iceMass : 0,
     fanHeat: t.fanHeat,
   };
 }
 
-/** The node whose temperature the band is for. */
-export const judgedNode = (network: Network, stage: Pick<Stage, "of">): number =>
-  stage.of === "air" ? network.air : network.vessels[0]!;
+/** Something that a band holds for: the product of a vessel, or the air. */
+export interface Judged {
+  /** The vessel's id, or "air". */
+  id: string;
+  node: number;
+  /** Its own band, or null where the stage's holds. */
+  own: Band | null;
+  /** Which of the chamber's vessels it is; −1: the air. */
+  vessel: number;
+}
+
+/** All that a stage's band, or a band of its own, holds for: every vessel, or the air and the vessels that differ. */
+export function judgedOf(
+  network: Pick<Network, "air" | "vessels">,
+  chamber: Chamber,
+  stage: Pick<Stage, "of">,
+): Judged[] {
+  const vessels = chamber.vessels.map((v, i): Judged => ({
+    id: v.id,
+    node: network.vessels[i]!,
+    own: v.band,
+    vessel: i,
+  }));
+  return stage.of === "air"
+    ? [{ id: AIR, node: network.air, own: null, vessel: -1 }, ...vessels.filter((v) => v.own !== null)]
+    : vessels;
+}
+export const AIR = "air";
 
 /** J/(m³K) of water. */
 const WATER = 4.18e6;
@@ -186,7 +239,7 @@ export function lossCoefficient({ thermal: t, cabinet, vessels }: Chamber): numb
   const film = t.airToLining;
   const wall = (film * t.liningToRoom) / (film + t.liningToRoom);
   if (cabinet.kind !== "jacketed") return wall + t.airToRoom;
-  // The jacket is met by the vessel itself.
+  // The jacket is met by the vessel itself, of which there is one.
   const surface = vesselSurface(vessels[0]!);
   const skin = t.filmToLining * surface;
   return (skin * t.liningToRoom) / (skin + t.liningToRoom) + t.airToRoom;

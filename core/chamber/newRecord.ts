@@ -17,13 +17,16 @@ export function newChamber(id: string, name: string, now: string): ChamberRecord
     roomSeries: null,
     cabinet: {},
     thermal: {},
-    heater: {},
-    cooler: {},
-    unit: {},
-    settings: {},
-    vessels: [{ vessel: {}, product: {} }],
-    probes: [{ probe: {} }],
-    stages: [{ stage: {} }],
+    devices: [
+      { id: "h1", device: "heater", at: null, heater: {} },
+      { id: "c1", device: "cooler", at: null, cooler: {} },
+    ],
+    controllers: [{ id: "u1", unit: {}, probes: ["p1"], heat: ["h1"], cold: ["c1"] }],
+    vessels: [{ id: "v1", vessel: {}, product: {}, band: {} }],
+    probes: [{ id: "p1", in: "v1", probe: {} }],
+    job: null,
+    program: {},
+    stages: [{ id: "s1", stage: {}, settings: {} }],
     happenings: [],
   };
 }

@@ -1,24 +1,23 @@
-import type { CabinetKind, Chamber, Thermal } from "../model";
+import type { Address, CabinetKind, Chamber, Thermal } from "../model";
+import { cools, heats, isIce, isOnePlate } from "./devices";
 import { isVesselItself } from "./geometry";
-import { hasCooler, hasHeater } from "./network";
+import { coolerBody, heaterBody, thermalDefaults, type DeviceBody } from "./thermal";
 
 export interface ParameterInfo {
-  field: keyof Thermal;
+  /** Where it stands: with the box, or with one of its devices. */
+  at: Address;
   label: string;
   unit: "J/K" | "W/K" | "W/m²K" | "W" | "layers";
   /** What it is and what a larger one does. */
   meaning: string;
   /** Step of the field, in its unit. */
   step: number;
+  value: number;
+  /** What it would be if nobody had said anything. */
+  estimate: number;
 }
 
-const info = (
-  field: keyof Thermal,
-  label: string,
-  unit: ParameterInfo["unit"],
-  meaning: string,
-  step: number,
-): ParameterInfo => ({ field, label, unit, meaning, step });
+type Words = [label: string, unit: ParameterInfo["unit"], meaning: string, step: number];
 
 /** Words for the medium and the lining of a kind of box. */
 function partsOf(kind: CabinetKind): { medium: string; lining: string } {
@@ -28,57 +27,99 @@ function partsOf(kind: CabinetKind): { medium: string; lining: string } {
   return { medium: "air", lining: kind === "brick" || kind === "drum" ? "wall" : "inner lining" };
 }
 
+/** The body of a heater or a cooler, parameter by parameter. */
+function bodyWords(name: string, medium: string, lining: string, hot: boolean): Record<keyof DeviceBody, Words> {
+  return {
+    bodyCapacity: [
+      `${hot ? "Heat" : "Cold"} stored in the ${name}`,
+      "J/K",
+      hot ? "What it still gives off after it is cut." : "What it still takes after it stops.",
+      hot ? 10 : 50,
+    ],
+    toAir: [
+      `From ${name} to ${medium}`,
+      "W/K",
+      hot ? "A small value lets it get hot and run on." : "A small value makes it colder and weaker.",
+      0.1,
+    ],
+    toLining: [
+      `From ${name} to ${lining}`,
+      "W/K",
+      hot ? "Heat that goes straight into the wall." : "Cold walls, as in a chest.",
+      0.1,
+    ],
+    toVessel: [`From ${name} to the product`, "W/K", "Belt, mat or plate touching the vessel.", 0.1],
+    toRoom: [
+      `From ${name} to the room`,
+      "W/K",
+      hot ? "Heat that never gets in." : "Heat that leaks back through a plate that is off.",
+      0.05,
+    ],
+  };
+}
+
 /** The network's parameters that a chamber has, each with its meaning, for people. */
 export function parametersInfo(chamber: Chamber): ParameterInfo[] {
-  const { medium, lining } = partsOf(chamber.cabinet.kind);
-  const heats = hasHeater(chamber);
-  const cold = hasCooler(chamber) || chamber.cooler.kind === "ice";
-  return [
-    info("airCapacity", `Heat stored in the ${medium}`, "J/K", "More of it swings less and answers later.", 10),
-    info(
-      "liningCapacity",
-      `Heat stored in the ${lining}`,
-      "J/K",
-      "It evens out the night, and keeps heat and cold.",
-      500,
-    ),
-    info("wallLayers", "Layers of the wall", "layers", "A thick, heavy wall needs three: it delays the day.", 1),
-    info("airToLining", `Between ${medium} and ${lining}`, "W/K", "How well they exchange heat; a fan raises it.", 0.5),
-    info("liningToRoom", `Between ${lining} and room`, "W/K", "The loss through the wall.", 0.05),
-    info("airToRoom", `Between ${medium} and room`, "W/K", "Leaks at seal, lid and cable holes.", 0.05),
-    info("openToRoom", "Added while it is open", "W/K", "How fast an open door or lid lets the room in.", 1),
-    info(
+  const { cabinet, thermal } = chamber;
+  const { medium, lining } = partsOf(cabinet.kind);
+  const estimates = thermalDefaults(cabinet, chamber.vessels[0]!);
+  const ofBox: [keyof Thermal, ...Words][] = [
+    ["airCapacity", `Heat stored in the ${medium}`, "J/K", "More of it swings less and answers later.", 10],
+    ["liningCapacity", `Heat stored in the ${lining}`, "J/K", "It evens out the night, and keeps heat and cold.", 500],
+    ["wallLayers", "Layers of the wall", "layers", "A thick, heavy wall needs three: it delays the day.", 1],
+    ["airToLining", `Between ${medium} and ${lining}`, "W/K", "How well they exchange heat; a fan raises it.", 0.5],
+    ["liningToRoom", `Between ${lining} and room`, "W/K", "The loss through the wall.", 0.05],
+    ["airToRoom", `Between ${medium} and room`, "W/K", "Leaks at seal, lid and cable holes.", 0.05],
+    ["openToRoom", "Added while it is open", "W/K", "How fast an open door or lid lets the room in.", 1],
+    [
       "filmToAir",
       `From ${medium} to the product`,
       "W/m²K",
       "The film on the vessel\u2019s surface; a fan raises it.",
       0.5,
-    ),
-    info("filmToLining", `From ${lining} to the product`, "W/m²K", "Radiation and contact.", 0.5),
-    ...(heats
-      ? [
-          info("heaterCapacity", "Heat stored in the heater", "J/K", "What it still gives off after it is cut.", 10),
-          info("heaterToAir", `Heater to ${medium}`, "W/K", "A small value lets it get hot and run on.", 0.1),
-          info("heaterToLining", `Heater to ${lining}`, "W/K", "Heat that goes straight into the wall.", 0.1),
-          info("heaterToVessel", "Heater to the product", "W/K", "Belt, mat or plate touching the vessel.", 0.1),
-          info("heaterToRoom", "Heater to room", "W/K", "Heat that never gets in.", 0.05),
-        ]
-      : []),
-    ...(cold
-      ? [
-          info("coldCapacity", "Cold stored in the cold body", "J/K", "What it still takes after it stops.", 50),
-          info("coldToAir", `Cold body to ${medium}`, "W/K", "A small value makes it colder and weaker.", 0.1),
-          info("coldToLining", `Cold body to ${lining}`, "W/K", "Cold walls, as in a chest.", 0.1),
-          info("coldToVessel", "Cold body to the product", "W/K", "A plate touching the vessel.", 0.1),
-          info("coldToRoom", "Cold body to room", "W/K", "Heat that leaks back through a plate that is off.", 0.05),
-        ]
-      : []),
-    info(
+    ],
+    ["filmToLining", `From ${lining} to the product`, "W/m²K", "Radiation and contact.", 0.5],
+  ];
+  const box = ([field, label, unit, meaning, step]: [keyof Thermal, ...Words]): ParameterInfo => ({
+    at: { section: "thermal", field },
+    label,
+    unit,
+    meaning,
+    step,
+    value: thermal[field],
+    estimate: estimates[field],
+  });
+  const body = (
+    section: "heater" | "cooler",
+    id: string,
+    words: Record<keyof DeviceBody, Words>,
+    own: DeviceBody,
+    estimate: DeviceBody,
+  ) =>
+    (Object.keys(words) as (keyof DeviceBody)[]).map((field): ParameterInfo => {
+      const [label, unit, meaning, step] = words[field];
+      return { at: { section, field, id }, label, unit, meaning, step, value: own[field], estimate: estimate[field] };
+    });
+  const numbered = (name: string, of: readonly unknown[], i: number) => (of.length > 1 ? `${name} ${i + 1}` : name);
+  return [
+    ...ofBox.map(box),
+    ...chamber.heaters.flatMap((h, i) => {
+      if (!heats(h)) return [];
+      const plate = chamber.coolers.some((c) => isOnePlate(h, c));
+      const words = bodyWords(numbered("heater", chamber.heaters, i), medium, lining, true);
+      return body("heater", h.id, words, h, heaterBody(cabinet, h.kind, plate));
+    }),
+    ...chamber.coolers.flatMap((c, i) => {
+      if (!cools(c) && !isIce(c)) return [];
+      const words = bodyWords(numbered("cold body", chamber.coolers, i), medium, lining, false);
+      return body("cooler", c.id, words, c, coolerBody(cabinet, c));
+    }),
+    box([
       "fanHeat",
-      isVesselItself(chamber.cabinet.kind) ? "Heat of the pump" : "Heat of the fan",
+      isVesselItself(cabinet.kind) ? "Heat of the pump" : "Heat of the fan",
       "W",
       "It warms the inside all the time it runs.",
       1,
-    ),
+    ]),
   ];
 }

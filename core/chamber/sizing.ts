@@ -1,7 +1,7 @@
-import type { CabinetKind, Chamber } from "../model";
+import type { CabinetKind, Chamber, Stage } from "../model";
 import { kelvins, type Temperature } from "../quantity";
-import { lawOf } from "./coolerLaw";
-import { buildNetwork, hasCooler, judgedNode, lossCoefficient } from "./network";
+import { coolersOf, hasCooler } from "./devices";
+import { buildNetwork, judgedOf, lossCoefficient } from "./network";
 import { steadyState } from "./steady";
 
 /** Powers that heaters are sold in, W (common practice, no source). */
@@ -15,17 +15,26 @@ const evaporationOf = (chamber: Chamber): number =>
  * Steady heat that holds the target in the coldest room, W; zero where the room is never colder. By the network at
  * rest, so that heat which goes straight into the wall counts; without a heater, as if it went into the air.
  */
-export function heatNeeded(chamber: Chamber, target: Temperature): number {
+export function heatNeeded(
+  chamber: Chamber,
+  target: Temperature,
+  stage: Pick<Stage, "of"> = chamber.stages[0]!,
+  /** What it is held for; the first that the stage's band holds for, where nothing is said. */
+  id?: string,
+): number {
   const network = buildNetwork(chamber);
-  const judged = judgedNode(network, chamber.stages[0]!);
+  const all = judgedOf(network, chamber, stage);
+  const judged = (all.find((j) => j.id === id) ?? all[0]!).node;
   const others = network.nodes.map(() => 0);
   others[network.air]! += network.fanHeat;
   chamber.vessels.forEach((v, i) =>
     network.shells[i]!.forEach(({ node, share }) => (others[node]! -= share * v.count * v.evaporation)),
   );
-  const heater = network.heater >= 0 ? network.heater : network.air;
   const without = steadyState(network, chamber.room.low, others)[judged]!;
-  others[heater]! += 100;
+  // All heaters together, each by its share of their power.
+  const power = network.heaters.reduce((sum, h) => sum + h.power, 0);
+  if (power > 0) for (const h of network.heaters) if (h.node >= 0) others[h.node]! += (100 * h.power) / power;
+  if (power === 0) others[network.air]! += 100;
   const perWatt = (steadyState(network, chamber.room.low, others)[judged]! - without) / 100;
   return perWatt > 0 ? Math.max(0, (target - without) / perWatt) : 0;
 }
@@ -55,20 +64,20 @@ export function heaterFor(need: number, kind: CabinetKind = "upright"): number {
 }
 
 /**
- * Cold that a cooler running without a pause takes out of the box at `inside` and `room`, W: its body settles where
- * its law meets what flows to it. Zero for ice, which nobody switches.
+ * Cold that the coolers running without a pause take out of the box at `inside` and `room`, W: the body of each settles
+ * where its law meets what flows to it. Zero for ice, which nobody switches.
  */
 export function coldAvailable(chamber: Chamber, inside: Temperature, room: Temperature): number {
   if (!hasCooler(chamber)) return 0;
   const network = buildNetwork(chamber);
-  const toBody = network.links
-    .filter((l) => l.a === network.cold || l.b === network.cold)
-    .reduce((sum, l) => sum + l.conductance, 0);
-  const law = lawOf(chamber.cooler);
-  const slope = law.power * law.perBody;
-  const leak = network.nodes[network.cold]!.toRoom;
-  const atInside = law.power * (1 + law.perBody * (inside - law.bodyAt) + law.perRoom * (room - law.roomAt));
-  // G·(inside − Tb) + leak·(room − Tb) = atInside − slope·(inside − Tb), solved for inside − Tb.
-  const drop = (atInside - leak * (room - inside)) / (toBody + slope + leak);
-  return Math.max(0, toBody * drop);
+  return coolersOf(chamber).reduce((sum, { id }) => {
+    const { node, law } = network.coolers.find((c) => c.id === id)!;
+    const toBody = network.links.filter((l) => l.a === node || l.b === node).reduce((all, l) => all + l.conductance, 0);
+    const slope = law.power * law.perBody;
+    const leak = network.nodes[node]!.toRoom;
+    const atInside = law.power * (1 + law.perBody * (inside - law.bodyAt) + law.perRoom * (room - law.roomAt));
+    // G·(inside − Tb) + leak·(room − Tb) = atInside − slope·(inside − Tb), solved for inside − Tb.
+    const drop = (atInside - leak * (room - inside)) / (toBody + slope + leak);
+    return sum + Math.max(0, toBody * drop);
+  }, 0);
 }

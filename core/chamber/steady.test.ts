@@ -46,7 +46,7 @@ describe("a network at rest", () => {
 describe("cold that is there", () => {
   // By hand: a plate pumps Q = Qmax·(1 − ΔT/ΔTmax), ΔT from the cold face to the room and its rise.
   it("a plate's law is the module's line: all of it at equal faces, nothing at the largest lift", () => {
-    const { cooler } = chamberWith(kind("jacketed"));
+    const cooler = chamberWith(kind("jacketed")).coolers[0]!;
     const law = lawOf(cooler);
     const q = (body: number, room: number) =>
       law.power * (1 + law.perBody * (body - law.bodyAt) + law.perRoom * (room - law.roomAt));
@@ -70,8 +70,8 @@ describe("lists of a chamber", () => {
   it("grow and shrink, but never to nothing, and leave the record alone", () => {
     const before = JSON.stringify(record);
     expect(made(addVessel).vessels).toHaveLength(2);
-    expect(made(removeVessel(0)).vessels).toHaveLength(1);
-    expect(made(removeProbe(1), made(addProbe)).probes).toHaveLength(1);
+    expect(made(removeVessel("v1")).vessels).toHaveLength(1);
+    expect(made(removeProbe("p2"), made(addProbe)).probes).toHaveLength(1);
     expect(JSON.stringify(record)).toBe(before);
   });
   it("refuse more than they hold, with the place", () => {

@@ -1,24 +1,12 @@
-import type { Cabinet, Cooler, Heater, Thermal, Vessel } from "../model";
-import { heaterBodies } from "./deviceDefaults";
+import type { Cabinet, Cooler, Heater, HeaterKind, Thermal, Vessel } from "../model";
+import { heaterBodies } from "./heaterBodies";
 import { insideOf, outsideArea, vesselSurface } from "./geometry";
 import { midWallArea, sealLength, transmittance, wallConductance } from "./heatLoss";
 import { referenceCabinet as ref } from "./reference";
 
-type Shell = Omit<
-  Thermal,
-  | "heaterCapacity"
-  | "heaterToAir"
-  | "heaterToLining"
-  | "heaterToVessel"
-  | "heaterToRoom"
-  | "coldCapacity"
-  | "coldToAir"
-  | "coldToLining"
-  | "coldToVessel"
-  | "coldToRoom"
-  | "fanHeat"
->;
-type ColdBody = Pick<Thermal, "coldCapacity" | "coldToAir" | "coldToLining" | "coldToVessel" | "coldToRoom">;
+type Shell = Omit<Thermal, "fanHeat">;
+/** What stores a device's residual heat or cold, and where it goes: J/K, W/K. */
+export type DeviceBody = Pick<Heater, "bodyCapacity" | "toAir" | "toLining" | "toVessel" | "toRoom">;
 
 const bucketSurface = (volume: number) => vesselSurface({ volume, form: "bucket" });
 const refBucket = bucketSurface(ref.vesselVolume);
@@ -209,46 +197,52 @@ function shellOf(cabinet: Cabinet, vessel: Vessel): Shell {
   }
 }
 
-function coldBodyOf(cabinet: Cabinet, cooler: Cooler): ColdBody {
-  const none = { coldCapacity: 1, coldToAir: 0, coldToLining: 0, coldToVessel: 0, coldToRoom: 0 };
+/** Default body of a cooler in a box. */
+export function coolerBody(cabinet: Cabinet, cooler: Pick<Cooler, "kind" | "power" | "iceMass">): DeviceBody {
+  const none = { bodyCapacity: 1, toAir: 0, toLining: 0, toVessel: 0, toRoom: 0 };
   switch (cooler.kind) {
     case "none":
       return none;
     case "ice":
       // Bottles of a litre with 0.06 m² each and a film of 8 W/m²K.
-      return { ...none, coldCapacity: Math.max(1, cooler.iceMass * 2090), coldToAir: 0.5 * cooler.iceMass };
+      return { ...none, bodyCapacity: Math.max(1, cooler.iceMass * 2090), toAir: 0.5 * cooler.iceMass };
     case "peltier":
       return cabinet.kind === "jacketed"
-        ? { coldCapacity: 900, coldToAir: 0, coldToLining: 0.2, coldToVessel: 12, coldToRoom: 0.3 }
-        : { coldCapacity: 600, coldToAir: 4, coldToLining: 0.3, coldToVessel: 0, coldToRoom: 0.3 };
+        ? { bodyCapacity: 900, toAir: 0, toLining: 0.2, toVessel: 12, toRoom: 0.3 }
+        : { bodyCapacity: 600, toAir: 4, toLining: 0.3, toVessel: 0, toRoom: 0.3 };
     case "compressor": {
       const [q0, air, lining] = cabinet.kind === "chest" ? [42, 0.5, 15] : [70, ref.evaporatorToAir, 1];
       const size = Math.max(0.2, cooler.power / q0);
       return {
-        coldCapacity: ref.evaporator * size,
-        coldToAir: air * size * (cabinet.fan ? 1.5 : 1),
-        coldToLining: lining * size,
-        coldToVessel: 0,
-        coldToRoom: 0,
+        bodyCapacity: ref.evaporator * size,
+        toAir: air * size * (cabinet.fan ? 1.5 : 1),
+        toLining: lining * size,
+        toVessel: 0,
+        toRoom: 0,
       };
     }
   }
 }
 
-/** Default parameters of the network of a box with its devices; every one of them can be replaced by the person. */
-export function thermalDefaults(cabinet: Cabinet, heater: Heater, cooler: Cooler, vessel: Vessel): Thermal {
-  const body = heaterBodies[heater.kind];
-  const shared = heater.kind === "plate" && cooler.kind === "peltier";
+/**
+ * Default body of a heater in a box.
+ * @param shared it is one plate with a cooler
+ */
+export function heaterBody(cabinet: Cabinet, kind: HeaterKind, shared: boolean): DeviceBody {
+  const body = heaterBodies[kind];
   // In a chest the heater stands close to the walls; a fan takes more heat off any body.
-  const chestTube = cabinet.kind === "chest" && heater.kind === "tube";
+  const chestTube = cabinet.kind === "chest" && kind === "tube";
   return {
-    ...shellOf(cabinet, vessel),
-    heaterCapacity: chestTube ? 600 : body.capacity,
-    heaterToAir: (chestTube ? 1.5 : body.toAir) * (cabinet.fan && cabinet.kind !== "kettle" ? 1.5 : 1),
-    heaterToLining: chestTube ? 0 : body.toLining,
-    heaterToVessel: shared ? 12 : body.toVessel,
-    heaterToRoom: body.toRoom,
-    ...coldBodyOf(cabinet, cooler),
-    fanHeat: cabinet.fan ? (cabinet.kind === "kettle" ? 10 : 4) : 0,
+    bodyCapacity: chestTube ? 600 : body.capacity,
+    toAir: (chestTube ? 1.5 : body.toAir) * (cabinet.fan && cabinet.kind !== "kettle" ? 1.5 : 1),
+    toLining: chestTube ? 0 : body.toLining,
+    toVessel: shared ? 12 : body.toVessel,
+    toRoom: body.toRoom,
   };
 }
+
+/** Default parameters of a box in the network; every one of them can be replaced by the person. */
+export const thermalDefaults = (cabinet: Cabinet, vessel: Vessel): Thermal => ({
+  ...shellOf(cabinet, vessel),
+  fanHeat: cabinet.fan ? (cabinet.kind === "kettle" ? 10 : 4) : 0,
+});

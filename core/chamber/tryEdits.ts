@@ -1,21 +1,35 @@
-import { applyEdits, EditRefused, type Chamber, type ChamberRecord, type Edit, type Origin } from "../model";
+import { applyEdits, EditRefused, type Band, type Chamber, type ChamberRecord, type Edit, type Origin } from "../model";
+import { productObservable } from "../product";
 import { refuse, read, type Read } from "../quantity";
 import { describe } from "./describe";
 import { insideOf } from "./geometry";
 
+/** The observable that everything has. */
+export const TEMPERATURE = "temperature";
+
+function bandContradictions({ low, high, target }: Band): string[] {
+  if (low >= high)
+    return ["The coldest that the product may be has to be below the warmest. Move the other end first."];
+  return target < low || target > high
+    ? ["The target has to lie between the coldest and the warmest. Widen the band first, or move the target."]
+    : [];
+}
+
 /** What does not fit together in a chamber, as one sentence each; empty when all is possible. */
 export function contradictions(chamber: Chamber): string[] {
   const found: string[] = [];
-  const { room, cabinet, unit } = chamber;
+  const { room, cabinet } = chamber;
   if (room.low > room.high) found.push("The room\u2019s coldest is above its warmest. Change the other one first.");
   const inside = insideOf(cabinet);
   if (Math.min(inside.height, inside.width, inside.depth) < 0.05)
     found.push("With walls this thick hardly any room is left inside. Make the walls thinner or the cabinet larger.");
-  if (unit.setpointLow >= unit.setpointHigh)
-    found.push("The unit\u2019s lowest setpoint has to be below its highest. Change the other one first.");
-  if (unit.differentialLow > unit.differentialHigh)
-    found.push("The unit\u2019s smallest differential is above its largest. Change the other one first.");
-  for (const { product } of chamber.vessels) {
+  for (const { unit } of chamber.controllers) {
+    if (unit.setpointLow >= unit.setpointHigh)
+      found.push("The unit\u2019s lowest setpoint has to be below its highest. Change the other one first.");
+    if (unit.differentialLow > unit.differentialHigh)
+      found.push("The unit\u2019s smallest differential is above its largest. Change the other one first.");
+  }
+  for (const { product, band } of chamber.vessels) {
     if (product.finalGravity > product.originalGravity)
       found.push("The final gravity cannot be above the original gravity: sugar is used up, not made.");
     const { heatCurve } = product;
@@ -23,28 +37,37 @@ export function contradictions(chamber: Chamber): string[] {
       found.push("The points of the heat curve have to follow each other in time. Change the hours of the later one.");
     if (product.packetLow >= product.packetHigh)
       found.push("The packet\u2019s coldest has to be below its warmest. Change the other one first.");
+    if (band) found.push(...bandContradictions(band));
   }
   for (const stage of chamber.stages) {
-    if (stage.low >= stage.high)
-      found.push("The coldest that the product may be has to be below the warmest. Move the other end first.");
-    else if (stage.target < stage.low || stage.target > stage.high)
-      found.push(
-        "The target has to lie between the coldest and the warmest. Widen the band first, or move the target.",
-      );
+    found.push(...bandContradictions(stage));
+    if (stage.ends.some((e) => e.kind === "date") && !chamber.program.startsAt)
+      found.push("A stage ends at a date, but nothing says when the program begins. Say that first.");
+    for (const end of stage.ends) {
+      if (end.kind !== "reaches" || end.observable.name === TEMPERATURE) continue;
+      const vessel = chamber.vessels.find((v) => v.id === end.observable.id);
+      if (!vessel || !productObservable(vessel.product, end.observable.name))
+        found.push(`Nothing here has a ${end.observable.name} that a stage could wait for.`);
+    }
   }
+  for (const { from, to } of chamber.program.away)
+    if (to <= from) found.push("Days away have to end after they begin.");
   return found;
 }
 
 /** A band that moved away from under a typed target takes the target back to its middle. */
 function freeTarget(record: ChamberRecord, edits: readonly Edit[]): Edit[] {
-  const movedBand = edits.some((e) => e.section === "stage" && e.field !== "target");
+  const moved = (section: "stage" | "band") => edits.some((e) => e.section === section && e.field !== "target");
   const movedPacket = edits.some((e) => e.section === "product");
-  if (!movedBand && !movedPacket) return [];
-  return describe(record).stages.flatMap((stage, index): Edit[] =>
-    stage.low < stage.high && (stage.target < stage.low || stage.target > stage.high)
-      ? [{ section: "stage", field: "target", index, value: undefined }]
-      : [],
-  );
+  if (!moved("stage") && !moved("band") && !movedPacket) return [];
+  const left = ({ low, high, target }: Band) => low < high && (target < low || target > high);
+  const { stages, vessels } = describe(record);
+  return [
+    ...stages.filter(left).map(({ id }): Edit => ({ section: "stage", field: "target", id, value: undefined })),
+    ...vessels
+      .filter(({ band }) => band && left(band))
+      .map(({ id }): Edit => ({ section: "band", field: "target", id, value: undefined })),
+  ];
 }
 
 /** Applies edits if the chamber that results is possible; otherwise says why not and changes nothing. */

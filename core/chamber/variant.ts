@@ -1,3 +1,4 @@
+import type { IcePhase } from "../device";
 import type { Chamber } from "../model";
 import { ICE_HEAT, WATER_HEAT } from "./coolerLaw";
 import type { Link, Network } from "./network";
@@ -7,15 +8,24 @@ export interface Conditions {
   /** Door open or lid off. */
   open: boolean;
   fanStopped: boolean;
-  /** Where the first probe hangs. */
-  probe: "place" | "air" | "room";
+  /** Fans beside the box's own are running. */
+  stirred: boolean;
+  /** Where each probe hangs, in the chamber's order; those that are not named hang in their place. */
+  probes: ("place" | "air" | "room")[];
   /** How many of the loads are in. */
   loadsIn: number;
-  /** The ice is still frozen, is melting (and keeps 0 °C), or has become water. */
-  ice: "frozen" | "melting" | "water";
+  /** Of each cooler that is ice: still frozen, melting (and keeping 0 °C), or become water. */
+  ice: IcePhase[];
 }
 
-export const calm: Conditions = { open: false, fanStopped: false, probe: "place", loadsIn: 0, ice: "frozen" };
+export const calm = (): Conditions => ({
+  open: false,
+  fanStopped: false,
+  stirred: false,
+  probes: [],
+  loadsIn: 0,
+  ice: [],
+});
 
 /** A probe that hangs in still air, s (docs/sources.md). */
 const HANGING = 150;
@@ -29,23 +39,30 @@ export function variant(network: Network, chamber: Chamber, conditions: Conditio
   let links: Link[] = network.links.map((link) => ({ ...link }));
   const { air } = network;
   if (conditions.open) nodes[air]!.toRoom += thermal.openToRoom;
-  if (conditions.fanStopped && cabinet.fan) {
-    const still = cabinet.kind === "kettle" ? 0.5 : 0.6;
+  const still = cabinet.kind === "kettle" ? 0.5 : 0.6;
+  const stir = (factor: number) => {
     for (const link of links)
-      if ((link.a === air || link.b === air) && !network.probes.includes(link.a)) link.conductance *= still;
-  }
-  const probe = network.probes[0]!;
-  if (conditions.probe !== "place") {
+      if ((link.a === air || link.b === air) && !network.probes.includes(link.a)) link.conductance *= factor;
+  };
+  if (conditions.fanStopped && cabinet.fan) stir(still);
+  // A fan on an outlet gives a still box what its own fan would; where one runs already it adds nothing.
+  if (conditions.stirred && (!cabinet.fan || conditions.fanStopped)) stir(1 / still);
+  network.probes.forEach((probe, index) => {
+    const hangs = conditions.probes[index] ?? "place";
+    if (hangs === "place") return;
     links = links.filter((link) => link.a !== probe && link.b !== probe);
     const { capacity } = nodes[probe]!;
-    if (conditions.probe === "air") links.push({ a: probe, b: air, conductance: capacity / HANGING });
+    nodes[probe]!.toRoom = 0;
+    if (hangs === "air") links.push({ a: probe, b: air, conductance: capacity / HANGING });
     else nodes[probe]!.toRoom = capacity / HANGING;
-  }
+  });
   network.loads.slice(0, conditions.loadsIn).forEach((node) => {
     const volume = nodes[node]!.capacity / 4.18e6;
     const film = cabinet.bath > 0 ? LOAD_FILM * 9 : LOAD_FILM;
     links.push({ a: node, b: air, conductance: film * volume ** (2 / 3) });
   });
-  if (network.iceMass > 0 && conditions.ice === "water") nodes[network.cold]!.capacity *= WATER_HEAT / ICE_HEAT;
+  network.coolers.forEach(({ node, iceMass }, i) => {
+    if (iceMass > 0 && conditions.ice[i] === "water") nodes[node]!.capacity *= WATER_HEAT / ICE_HEAT;
+  });
   return { ...network, nodes, links, fanHeat: conditions.fanStopped ? 0 : network.fanHeat };
 }

@@ -51,7 +51,8 @@ describe("every box", () => {
       { section: "heater", field: "kind", value: "none" },
     );
     for (const wallLayers of [1, 3]) {
-      const layered = { ...chamber, thermal: { ...chamber.thermal, wallLayers, filmToLining: 0, coldToLining: 0 } };
+      const coolers = chamber.coolers.map((c) => ({ ...c, toLining: 0 }));
+      const layered = { ...chamber, coolers, thermal: { ...chamber.thermal, wallLayers, filmToLining: 0 } };
       const network = buildNetwork(layered);
       const sources = network.nodes.map((_, i) => (i === network.air ? 10 : 0));
       const t = steadyState(network, 20, sources);
@@ -69,13 +70,14 @@ describe("every box", () => {
       airToLining: 18,
       liningToRoom: 1.65,
     });
-    expect(of("chest")).toMatchObject({ liningCapacity: 9000, airToLining: 9, liningToRoom: 1.3, coldToLining: 15 });
+    expect(of("chest")).toMatchObject({ liningCapacity: 9000, airToLining: 9, liningToRoom: 1.3 });
+    expect(chamberWith({ section: "cabinet", field: "kind", value: "chest" }).coolers[0]!.toLining).toBe(15);
     expect(of("crock")).toMatchObject({
-      heaterCapacity: 800,
       liningCapacity: 3200,
       airCapacity: 18_840,
       airToLining: 8,
     });
+    expect(chamberWith({ section: "cabinet", field: "kind", value: "crock" }).heaters[0]!.bodyCapacity).toBe(800);
     expect(of("drum").liningToRoom).toBeCloseTo(26, 2);
     const foam = of("foam");
     expect(foam.liningToRoom).toBeCloseTo(1.21, 2);
@@ -93,8 +95,8 @@ describe("every box", () => {
 
   it("a typed parameter replaces its default and nothing else", () => {
     const typed = chamberWith({ section: "thermal", field: "liningToRoom", value: 3.3 });
-    const { cabinet, heater, cooler, vessels } = typed;
-    expect(typed.thermal).toEqual({ ...thermalDefaults(cabinet, heater, cooler, vessels[0]!), liningToRoom: 3.3 });
+    const { cabinet, vessels } = typed;
+    expect(typed.thermal).toEqual({ ...thermalDefaults(cabinet, vessels[0]!), liningToRoom: 3.3 });
     expect(Object.keys(boxes)).toEqual([...cabinetKinds]);
   });
 

@@ -8,18 +8,23 @@ import {
   fitToUnit,
   genericUnit,
   parametersOf,
+  noOutput,
   powerUp,
   resolutionOf,
   sentenceOf,
   settingsFor,
-  stepUnit,
+  stepOnOff,
   switchingOf,
   wishFor,
-  type Ask,
-  type Counts,
+  type ControlRequest,
+  type OnOffNumbers,
 } from ".";
 
-const ask = (low: number, high: number, target = (low + high) / 2, error = 0): Ask => ({
+const out = noOutput();
+const step = (state: ReturnType<typeof powerUp>, numbers: OnOffNumbers, reading: number, dt: number) =>
+  stepOnOff(state, numbers, reading, dt, out);
+
+const ask = (low: number, high: number, target = (low + high) / 2, error = 0): ControlRequest => ({
   low: celsius(low),
   high: celsius(high),
   target: celsius(target),
@@ -51,7 +56,7 @@ const asks = fc
     error: fc.constantFrom(0, 0.3, -2, 3),
     margin: fc.constantFrom(0, 0.5, 1.7),
   })
-  .map(({ low, width, where, error, margin }): Ask => ({
+  .map(({ low, width, where, error, margin }): ControlRequest => ({
     ...ask(low, low + width, low + where * width, error),
     margins: { heating: kelvins(margin), cooling: kelvins(margin / 2) },
   }));
@@ -69,12 +74,12 @@ function swept(settings: Settings, unit: Unit, error: number) {
     const state = powerUp();
     for (let i = 0; i < 10_000; i++) {
       const t = from + direction * i * fine;
-      stepUnit(state, counts, reading(t), 1);
+      step(state, counts, reading(t), 1);
       if (on(state)) return t;
     }
     return NaN;
   };
-  return { heatOn: sweep(-1, (s) => s.heating), coolOn: sweep(1, (s) => s.compressor) };
+  return { heatOn: sweep(-1, (s) => s.callForHeat), coldOn: sweep(1, (s) => s.coldOutlet) };
 }
 
 describe("settings from a band", () => {
@@ -135,7 +140,7 @@ describe("findings", () => {
         const at = swept(settings, unit, asked.error);
         const slack = 0.02; // the sweep's own step
         const under = asked.low - step - at.heatOn;
-        const over = at.coolOn - asked.high - step;
+        const over = at.coldOn - asked.high - step;
         if (Math.abs(under) > slack) expect(found.some((f) => f.id === "heat-leaves-band")).toBe(under > 0);
         if (Math.abs(over) > slack) expect(found.some((f) => f.id === "cold-leaves-band")).toBe(over > 0);
         const unset = parametersOf(unit).filter((field) => {
@@ -170,17 +175,17 @@ describe("findings", () => {
     const at = switchingOf(settings, unit, kelvins(0));
     const brute = swept(settings, unit, 0);
     expect(Math.abs(at.heatOn! - brute.heatOn)).toBeLessThan(0.02);
-    expect(Math.abs(at.coolOn! - brute.coolOn)).toBeLessThan(0.02);
+    expect(Math.abs(at.coldOn! - brute.coldOn)).toBeLessThan(0.02);
   });
 });
 
 describe("the two-outlet unit", () => {
-  const counts: Counts = {
+  const counts: OnOffNumbers = {
     ...countsOf(settingsFor(ask(19, 21), genericUnit("C")), genericUnit("C")),
     heatOn: 190,
     heatOff: 200,
-    coolOn: 210,
-    coolOff: 200,
+    coldOn: 210,
+    coldOff: 200,
     lowAlarm: 150,
     highAlarm: 250,
     delay: 300,
@@ -193,17 +198,17 @@ describe("the two-outlet unit", () => {
     });
     fc.assert(
       fc.property(readings, fc.integer({ min: 0, max: 30 }), fc.integer({ min: 0, max: 30 }), (steps, heat, cool) => {
-        const own = { ...counts, heatOn: 200 - heat, coolOn: 200 + cool };
+        const own = { ...counts, heatOn: 200 - heat, coldOn: 200 + cool };
         const state = powerUp();
         let now = 0;
         let stopped = 0;
         for (const [reading, dt] of steps) {
-          const was = state.compressor;
+          const was = state.coldOutlet;
           now += dt;
-          stepUnit(state, own, reading, dt);
-          expect(state.heating && (state.compressor || state.callsForCold)).toBe(false);
-          if (!was && state.compressor) expect(now - stopped).toBeGreaterThanOrEqual(own.delay);
-          if (was && !state.compressor) stopped = now;
+          step(state, own, reading, dt);
+          expect(state.callForHeat && (state.coldOutlet || state.callForCold)).toBe(false);
+          if (!was && state.coldOutlet) expect(now - stopped).toBeGreaterThanOrEqual(own.delay);
+          if (was && !state.coldOutlet) stopped = now;
         }
       }),
     );
@@ -212,27 +217,27 @@ describe("the two-outlet unit", () => {
   it("heats from one differential below up to the setpoint", () => {
     const state = powerUp();
     const heating = [200, 191, 190, 195, 199, 200, 195].map((reading) => {
-      stepUnit(state, counts, reading, 5);
-      return state.heating;
+      step(state, counts, reading, 5);
+      return state.callForHeat;
     });
     expect(heating).toEqual([false, false, true, true, true, false, false]);
   });
 
   it("waits after power-up, and forgets the call when the reading comes back by itself", () => {
     const state = powerUp();
-    stepUnit(state, counts, 215, 100);
-    expect([state.callsForCold, state.compressor]).toEqual([true, false]);
-    stepUnit(state, counts, 200, 100);
-    expect(state.callsForCold).toBe(false);
-    stepUnit(state, counts, 215, 100);
-    expect(state.compressor).toBe(true);
+    step(state, counts, 215, 100);
+    expect([state.callForCold, state.coldOutlet]).toEqual([true, false]);
+    step(state, counts, 200, 100);
+    expect(state.callForCold).toBe(false);
+    step(state, counts, 215, 100);
+    expect(state.coldOutlet).toBe(true);
   });
 
   it("sounds its absolute alarms at the limits", () => {
     const state = powerUp();
-    stepUnit(state, counts, 150, 5);
+    step(state, counts, 150, 5);
     expect([state.lowAlarm, state.highAlarm]).toEqual([true, false]);
-    stepUnit(state, counts, 250, 5);
+    step(state, counts, 250, 5);
     expect([state.lowAlarm, state.highAlarm]).toEqual([false, true]);
   });
 });

@@ -12,13 +12,13 @@ import { outletsOf } from "./kinds";
 import { alarmsOf, pointsOf } from "./points";
 
 /** One unit's settings as whole steps of its resolution, as its own arithmetic sees them; times in s. */
-export interface Counts {
+export interface OnOffNumbers {
   heats: boolean;
   cools: boolean;
   heatOn: number;
   heatOff: number;
-  coolOn: number;
-  coolOff: number;
+  coldOn: number;
+  coldOff: number;
   lowAlarm: number;
   highAlarm: number;
   hasAlarms: boolean;
@@ -27,13 +27,15 @@ export interface Counts {
   offset: number;
   delay: number;
   holdsAtFault: boolean;
+  /** The delay also runs from power-up. */
+  restAtStart: boolean;
 }
 
 /** Further than any reading: an alarm that never sounds. */
 const NEVER = 1e12;
 
 /** The numbers of a unit as it computes with them. */
-export function countsOf(settings: Settings, unit: Unit): Counts {
+export function countsOf(settings: Settings, unit: Unit): OnOffNumbers {
   const point = (t: Temperature) => stepsOf(inScale(t, unit.scale), unit.resolution);
   const difference = (d: TemperatureDifference) => stepsOf(differenceInScale(d, unit.scale), unit.resolution);
   const points = pointsOf(settings, unit);
@@ -44,8 +46,8 @@ export function countsOf(settings: Settings, unit: Unit): Counts {
     cools: cold,
     heatOn: point(points.heatOn),
     heatOff: point(points.heatOff),
-    coolOn: point(points.coolOn),
-    coolOff: point(points.coolOff),
+    coldOn: point(points.coldOn),
+    coldOff: point(points.coldOff),
     lowAlarm: alarms.low === null ? -NEVER : point(alarms.low),
     highAlarm: alarms.high === null ? NEVER : point(alarms.high),
     hasAlarms: unit.alarms !== "none",
@@ -54,25 +56,16 @@ export function countsOf(settings: Settings, unit: Unit): Counts {
     offset: difference(settings.offset),
     delay: unit.delayHigh > 0 ? settings.compressorDelay : 0,
     holdsAtFault: unit.atFault === "hold",
+    restAtStart: unit.restAtStart,
   };
-}
-
-/** The machines that a unit consists of: two opposed units are two, each with one outlet. */
-export function machinesOf(settings: Settings, unit: Unit): Counts[] {
-  const counts = countsOf(settings, unit);
-  if (unit.kind !== "pair") return [counts];
-  return [
-    { ...counts, cools: false },
-    { ...counts, heats: false },
-  ];
 }
 
 /** The temperatures at the probe's place at which a unit really switches; null for an outlet that it lacks. */
 export interface Switching {
   heatOn: Temperature | null;
   heatOff: Temperature | null;
-  coolOn: Temperature | null;
-  coolOff: Temperature | null;
+  coldOn: Temperature | null;
+  coldOff: Temperature | null;
 }
 
 /**
@@ -87,7 +80,7 @@ export function switchingOf(settings: Settings, unit: Unit, error: TemperatureDi
   return {
     heatOn: counts.heats ? at(counts.heatOn + 0.5) : null,
     heatOff: counts.heats ? at(counts.heatOff - 0.5) : null,
-    coolOn: counts.cools ? at(counts.coolOn - 0.5) : null,
-    coolOff: counts.cools ? at(counts.coolOff + 0.5) : null,
+    coldOn: counts.cools ? at(counts.coldOn - 0.5) : null,
+    coldOff: counts.cools ? at(counts.coldOff + 0.5) : null,
   };
 }

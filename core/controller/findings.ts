@@ -10,7 +10,8 @@ import {
 } from "../quantity";
 import { switchingOf } from "./counts";
 import { labelOf, parametersOf } from "./kinds";
-import type { Ask } from "./settings";
+import type { ControlRequest } from "./settings";
+import { settingTable } from "./settingTable";
 import { resolutionOf } from "./unit";
 
 /** Something asked that the unit does not give, with the nearest that it can. */
@@ -23,16 +24,8 @@ export interface Finding {
 
 const SLACK = 1e-6;
 
-const differences: readonly SettingName[] = [
-  "heatingDifferential",
-  "coolingDifferential",
-  "lowDeviation",
-  "highDeviation",
-  "offset",
-];
 /** Whether a parameter is a difference, a temperature or a time: they print, convert and step differently. */
-export const parameterType = (name: SettingName): "difference" | "temperature" | "time" =>
-  name === "compressorDelay" ? "time" : differences.includes(name) ? "difference" : "temperature";
+export const parameterType = (name: SettingName): "difference" | "temperature" | "time" => settingTable[name].type;
 
 /** Prints one setting at the unit's resolution, or in the other scale in tenths. */
 export function printSetting(settings: Settings, field: keyof Settings, unit: Unit, scale: Scale = unit.scale): string {
@@ -51,7 +44,7 @@ export function printSetting(settings: Settings, field: keyof Settings, unit: Un
  * @param settings what is keyed in
  */
 export function findingsOf(
-  ask: Ask,
+  request: ControlRequest,
   wished: Settings,
   settings: Settings,
   unit: Unit,
@@ -80,35 +73,42 @@ export function findingsOf(
     );
   }
 
-  const at = switchingOf(settings, unit, ask.error);
-  if (at.heatOn !== null && at.heatOn < ask.low - step - SLACK)
+  const at = switchingOf(settings, unit, request.error);
+  if (at.heatOn !== null && at.heatOn < request.low - step - SLACK)
     found.push({
       id: "heat-leaves-band",
       field: "heatingDifferential",
-      text: `Heat comes on at ${exactly(at.heatOn)} at the probe, ${showBy(ask.low - at.heatOn)} below the coldest that you allow.${nearest(ask, settings, unit, "heating", scale)}`,
+      text: `Heat comes on at ${exactly(at.heatOn)} at the probe, ${showBy(request.low - at.heatOn)} below the coldest that you allow.${nearest(request, settings, unit, "heating", scale)}`,
     });
-  if (at.coolOn !== null && at.coolOn > ask.high + step + SLACK)
+  if (at.coldOn !== null && at.coldOn > request.high + step + SLACK)
     found.push({
       id: "cold-leaves-band",
       field: "coolingDifferential",
-      text: `Cold comes on at ${exactly(at.coolOn)} at the probe, ${showBy(at.coolOn - ask.high)} above the warmest that you allow.${nearest(ask, settings, unit, "cooling", scale)}`,
+      text: `Cold comes on at ${exactly(at.coldOn)} at the probe, ${showBy(at.coldOn - request.high)} above the warmest that you allow.${nearest(request, settings, unit, "cooling", scale)}`,
     });
   return found;
 }
 
 /** Why the differential is as wide as it is, and the nearest that can be had. */
-function nearest(ask: Ask, settings: Settings, unit: Unit, side: "heating" | "cooling", scale: Scale): string {
+function nearest(
+  request: ControlRequest,
+  settings: Settings,
+  unit: Unit,
+  side: "heating" | "cooling",
+  scale: Scale,
+): string {
   const field = side === "heating" ? "heatingDifferential" : "coolingDifferential";
   const step = resolutionOf(unit);
-  const floor = ask.margins?.[side] ?? 0;
+  const floor = request.margins?.[side] ?? 0;
   const say = printSetting(settings, field, unit, scale);
-  const setpoint = settings.setpoint - settings.offset - ask.error;
-  if (setpoint < ask.low || setpoint > ask.high) return " The setpoint itself lies outside of the band: move it first.";
+  const setpoint = settings.setpoint - settings.offset - request.error;
+  if (setpoint < request.low || setpoint > request.high)
+    return " The setpoint itself lies outside of the band: move it first.";
   if (settings[field] <= unit.differentialLow + step / 2)
     return ` ${say} is the smallest differential this unit takes.`;
   if (settings[field] <= floor + step)
     return ` A smaller differential than ${say} would let heat and cold chase each other; a probe nearer the product needs less.`;
-  const room = side === "heating" ? settings.setpoint - ask.low : ask.high - settings.setpoint;
+  const room = side === "heating" ? settings.setpoint - request.low : request.high - settings.setpoint;
   const fits = kelvins(Math.max(floor, room, unit.differentialLow));
   return ` A ${side} differential of ${printDifference(fits, scale, unit.scale === scale ? unit.resolution : 0.1)} is the nearest that fits.`;
 }

@@ -8,3 +8,6 @@ export * from "./sentence";
 export * from "./settings";
 export * from "./sheet";
 export * from "./unit";
+export * from "./control";
+export * from "./outlet";
+export * from "./settingTable";

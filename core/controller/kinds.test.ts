@@ -11,11 +11,11 @@ import {
   genericUnit,
   keyingSteps,
   labelOf,
-  machinesOf,
   NO_READING,
   outletsOf,
   parametersOf,
   pointsOf,
+  noOutput,
   powerUp,
   questionsOf,
   readSheet,
@@ -23,15 +23,20 @@ import {
   sentenceOf,
   settingsAt,
   settingsForLimits,
-  stepUnit,
+  stepOnOff,
   switchingOf,
   wishedPoints,
   wishFor,
   writeSheet,
-  type Ask,
+  type ControlRequest,
+  type OnOffNumbers,
 } from ".";
 
-const asked = (low: number, high: number, wish: Ask["wish"] = "band"): Ask => ({
+const out = noOutput();
+const step = (state: ReturnType<typeof powerUp>, numbers: OnOffNumbers, reading: number, dt: number) =>
+  stepOnOff(state, numbers, reading, dt, out);
+
+const asked = (low: number, high: number, wish: ControlRequest["wish"] = "band"): ControlRequest => ({
   low: celsius(low),
   high: celsius(high),
   target: celsius((low + high) / 2),
@@ -45,43 +50,42 @@ const unitOf = (kind: Unit["kind"], outlet: Unit["outlet"] = "heat", scale: Scal
 });
 /** The readings at which a unit switches on and off when the reading sinks from warm and rises from cold. */
 function swept(settings: Settings, unit: Unit) {
-  const counts = machinesOf({ ...settings, compressorDelay: 0 }, unit);
+  const counts = [countsOf({ ...settings, compressorDelay: 0 }, unit)];
   const run = (from: number, to: number) => {
     const states = counts.map(() => powerUp());
     const seen: Record<string, number> = {};
     let [heat, cold] = [false, false];
     for (let r = from; from < to ? r <= to : r >= to; r += from < to ? 1 : -1) {
-      states.forEach((s, i) => stepUnit(s, counts[i]!, r, 5));
-      const [h, c] = [states.some((s) => s.heating), states.some((s) => s.compressor)];
+      states.forEach((s, i) => step(s, counts[i]!, r, 5));
+      const [h, c] = [states.some((s) => s.callForHeat), states.some((s) => s.coldOutlet)];
       if (h !== heat) seen[h ? "heatOn" : "heatOff"] ??= r / 10;
-      if (c !== cold) seen[c ? "coolOn" : "coolOff"] ??= r / 10;
+      if (c !== cold) seen[c ? "coldOn" : "coldOff"] ??= r / 10;
       [heat, cold] = [h, c];
     }
     return seen;
   };
   const [down, up] = [run(300, 100), run(100, 300)];
-  return { heatOn: down.heatOn, heatOff: up.heatOff, coolOn: up.coolOn, coolOff: down.coolOff };
+  return { heatOn: down.heatOn, heatOff: up.heatOff, coldOn: up.coldOn, coldOff: down.coldOff };
 }
 
 // The switching rules of the kinds as the design's practice paper states them (common practice, no source).
 describe("each kind switches by its rule", () => {
   const s: Settings = {
     ...settingsOf(20, 1, 1.5),
-    coldSetpoint: celsius(21),
     lowLimit: celsius(18),
     highLimit: celsius(19.5),
   };
   it.each<[Unit["kind"], Unit["outlet"], ReturnType<typeof swept>]>([
-    ["twoDifferentials", "heat", { heatOn: 19, heatOff: 20, coolOn: 21.5, coolOff: 20 }],
-    ["oneDifferential", "heat", { heatOn: 19, heatOff: 20, coolOn: 21, coolOff: 20 }],
-    ["cutIn", "heat", { heatOn: 20, heatOff: 21, coolOn: undefined, coolOff: undefined }],
-    ["cutIn", "cool", { heatOn: undefined, heatOff: undefined, coolOn: 20, coolOff: 18.5 }],
-    ["cutOut", "heat", { heatOn: 19, heatOff: 20, coolOn: undefined, coolOff: undefined }],
-    ["cutOut", "cool", { heatOn: undefined, heatOff: undefined, coolOn: 21.5, coolOff: 20 }],
-    ["twoLimits", "heat", { heatOn: 18, heatOff: 19.5, coolOn: undefined, coolOff: undefined }],
-    ["twoLimits", "cool", { heatOn: undefined, heatOff: undefined, coolOn: 19.5, coolOff: 18 }],
-    ["heatOnly", "heat", { heatOn: 19, heatOff: 20, coolOn: undefined, coolOff: undefined }],
-    ["pair", "heat", { heatOn: 19, heatOff: 20, coolOn: 22.5, coolOff: 21 }],
+    ["twoDifferentials", "heat", { heatOn: 19, heatOff: 20, coldOn: 21.5, coldOff: 20 }],
+    ["oneDifferential", "heat", { heatOn: 19, heatOff: 20, coldOn: 21, coldOff: 20 }],
+    ["cutIn", "heat", { heatOn: 20, heatOff: 21, coldOn: undefined, coldOff: undefined }],
+    ["cutIn", "cool", { heatOn: undefined, heatOff: undefined, coldOn: 20, coldOff: 18.5 }],
+    ["cutOut", "heat", { heatOn: 19, heatOff: 20, coldOn: undefined, coldOff: undefined }],
+    ["cutOut", "cool", { heatOn: undefined, heatOff: undefined, coldOn: 21.5, coldOff: 20 }],
+    ["twoLimits", "heat", { heatOn: 18, heatOff: 19.5, coldOn: undefined, coldOff: undefined }],
+    ["twoLimits", "cool", { heatOn: undefined, heatOff: undefined, coldOn: 19.5, coldOff: 18 }],
+    ["heatOnly", "heat", { heatOn: 19, heatOff: 20, coldOn: undefined, coldOff: undefined }],
+    ["watch", "heat", { heatOn: undefined, heatOff: undefined, coldOn: undefined, coldOff: undefined }],
   ])("%s (%s)", (kind, outlet, expected) => expect(swept(s, unitOf(kind, outlet))).toEqual(expected));
 });
 
@@ -92,7 +96,7 @@ describe("read-back is the inverse of setting", () => {
     scale: fc.constantFrom<Scale>("C", "F"),
     low: fc.integer({ min: -20, max: 600 }),
     width: fc.integer({ min: 10, max: 80 }),
-    wish: fc.constantFrom<Ask["wish"]>("band", "tight", "restful", "edge"),
+    wish: fc.constantFrom<ControlRequest["wish"]>("band", "tight", "restful", "edge"),
   });
   it("for every kind, wish and scale, up to the unit's resolution", () => {
     fc.assert(
@@ -106,12 +110,13 @@ describe("read-back is the inverse of setting", () => {
         const step = resolutionOf(unit);
         const sides = [
           heat ? (["heatOn", "heatOff"] as const) : [],
-          cold ? (["coolOn", "coolOff"] as const) : [],
+          cold ? (["coldOn", "coldOff"] as const) : [],
         ].flat();
         for (const side of sides) {
           if (kind !== "oneDifferential") expect(exact[side]).toBeCloseTo(points[side], 9);
           expect(Math.abs(fitted[side] - exact[side])).toBeLessThanOrEqual(step + 1e-6);
         }
+        if (sides.length === 0) return; // it only watches
         const band = bandOf(fitToUnit(wishFor(ask, unit), unit), unit);
         expect(band.low).toBeLessThan(band.high);
       }),
@@ -126,13 +131,13 @@ describe("read-back is the inverse of setting", () => {
         const points = {
           heatOn: celsius(18),
           heatOff: celsius(19),
-          coolOn: celsius(19 + shared),
-          coolOff: celsius(19),
+          coldOn: celsius(19 + shared),
+          coldOff: celsius(19),
         };
         const back = pointsOf(settingsAt(points, unit, settingsOf(0, 0, 0)), unit);
         const { heat, cold } = outletsOf(unit);
         if (heat) expect(back).toMatchObject({ heatOn: 18, heatOff: 19 });
-        if (cold) expect(back).toMatchObject({ coolOn: 19 + shared, coolOff: 19 });
+        if (cold) expect(back).toMatchObject({ coldOn: 19 + shared, coldOff: 19 });
       }
   });
   it("two limits become the points halfway between them", () => {
@@ -144,7 +149,7 @@ describe("read-back is the inverse of setting", () => {
   it("a tight wish is never wider than a restful one, and keeps the margins", () => {
     const [tight, restful] = [wishedPoints(asked(18, 22, "tight")), wishedPoints(asked(18, 22, "restful"))];
     expect(tight.heatOff - tight.heatOn).toBeCloseTo(0.4, 9);
-    expect(tight.coolOn - tight.coolOff).toBeCloseTo(0.3, 9);
+    expect(tight.coldOn - tight.coldOff).toBeCloseTo(0.3, 9);
     expect(restful.heatOff - restful.heatOn).toBeGreaterThan(tight.heatOff - tight.heatOn);
     expect(wishFor(asked(18, 22, "restful")).compressorDelay).toBe(600);
   });
@@ -157,7 +162,7 @@ describe("alarms and faults", () => {
     const counts = countsOf(settings, unit);
     const state = powerUp();
     const sounds = [250, 250, 249, 249, 246, 244].map((r) => {
-      stepUnit(state, counts, r, 30);
+      step(state, counts, r, 30);
       return state.highAlarm;
     });
     expect(sounds).toEqual([false, true, true, true, true, false]);
@@ -174,28 +179,33 @@ describe("alarms and faults", () => {
   ] as const)("an unplugged probe: %s", (atFault, heats) => {
     const state = powerUp();
     const counts = countsOf(settings, { ...unit, atFault });
-    stepUnit(state, counts, 180, 5);
-    stepUnit(state, counts, NO_READING, 5);
-    expect([state.heating, state.highAlarm]).toEqual([heats, true]);
+    step(state, counts, 180, 5);
+    step(state, counts, NO_READING, 5);
+    expect([state.callForHeat, state.highAlarm]).toEqual([heats, true]);
   });
   it("without a rest at power-up the compressor starts at once, but not after its own stop", () => {
     const counts = countsOf(settings, unit);
     const state = powerUp(false);
-    stepUnit(state, counts, 215, 5);
-    expect(state.compressor).toBe(true);
-    stepUnit(state, counts, 200, 5);
-    stepUnit(state, counts, 215, 5);
-    expect(state.compressor).toBe(false);
+    step(state, counts, 215, 5);
+    expect(state.coldOutlet).toBe(true);
+    step(state, counts, 200, 5);
+    step(state, counts, 215, 5);
+    expect(state.coldOutlet).toBe(false);
   });
 });
 
 describe("questions", () => {
   const about = (heating: number, cooling: number) => ({
-    ask: asked(18, 22),
+    request: asked(18, 22),
     advised: settingsOf(20, heating, cooling),
     room: { low: celsius(10), high: celsius(15), warmestHour: 15, monthly: kelvins(0) },
     plugged: { heater: true, cooler: true, compressor: true },
     ownHeat: false,
+  });
+  /** Beside a unit that heats from 19 to 20 °C. */
+  const beside = (heating: number, cooling: number) => ({
+    ...about(heating, cooling),
+    heatOfAnother: { heatOn: celsius(19), heatOff: celsius(20) },
   });
   const sane = { ...settingsOf(20, 1, 1), lowAlarm: celsius(16.5), highAlarm: celsius(23.5) };
   const ids = (s: Settings, unit = unitOf("twoDifferentials"), of = about(1, 1)) =>
@@ -203,7 +213,7 @@ describe("questions", () => {
 
   it("none on sane settings", () => {
     expect(ids(sane)).toEqual([]);
-    expect(questionsOf({ ...sane, coldSetpoint: celsius(20.5) }, unitOf("pair"), about(1, 1))).toEqual([]);
+    expect(ids({ ...sane, setpoint: celsius(20.5) }, unitOf("cutOut", "cool"), beside(1, 1))).toEqual([]);
   });
   it.each<[string, string, Settings, Unit, ReturnType<typeof about>]>([
     // 2 °C of differential is 3.6 °F, not 35.6.
@@ -257,13 +267,19 @@ describe("questions", () => {
       unitOf("twoLimits"),
       about(1, 1),
     ],
-    ["opposed units that overlap", "units-fight", { ...sane, coldSetpoint: celsius(18) }, unitOf("pair"), about(1, 1)],
+    [
+      "opposed units that overlap",
+      "units-fight",
+      { ...sane, setpoint: celsius(18) },
+      unitOf("cutOut", "cool"),
+      beside(1, 1),
+    ],
     [
       "opposed units too near",
       "units-fight",
-      { ...sane, coldSetpoint: celsius(20), coolingDifferential: kelvins(0.5) },
-      unitOf("pair"),
-      about(1, 1),
+      { ...sane, setpoint: celsius(20), coolingDifferential: kelvins(0.5) },
+      unitOf("cutOut", "cool"),
+      beside(1, 1),
     ],
     [
       "cold outlet with a heater only",
@@ -318,6 +334,6 @@ describe("a unit's own sheet", () => {
   it("switching is null for an outlet that the unit lacks", () =>
     expect(switchingOf(settingsOf(20, 1, 1), unitOf("cutOut", "cool"), kelvins(0))).toMatchObject({
       heatOn: null,
-      coolOn: expect.closeTo(20.95, 6) as number,
+      coldOn: expect.closeTo(20.95, 6) as number,
     }));
 });

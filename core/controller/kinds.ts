@@ -1,11 +1,15 @@
 import type { Edit, SettingName, Settings, Unit, UnitKind } from "../model";
+import { settingTable } from "./settingTable";
 
-/** What is plugged in: the sentence leaves out what is not there. */
+/** What is plugged into a controller's outlets: the sentence leaves out what is not there. */
 export interface Plugged {
   heater: boolean;
   cooler: boolean;
   /** The cooler is a compressor, which needs its rest. */
   compressor?: boolean;
+  /** Another controller switches a heater, or a cooler. */
+  heaterElsewhere?: boolean;
+  coolerElsewhere?: boolean;
 }
 
 interface Kind {
@@ -39,14 +43,15 @@ export const unitKindTable: Record<UnitKind, Kind> = {
     label: "Heat only, alarms as distances",
     rule: "On below the setpoint, off at it. Alarm numbers are degrees away from the setpoint; 0 is off.",
   },
-  pair: {
-    label: "Two opposed units, one for heat, one for cold",
-    rule: "Each goes off at its own setpoint. Nothing but their numbers keeps them from working against each other.",
+  watch: {
+    label: "Watches only, with alarms",
+    rule: "It switches nothing: it shows its probe and sounds its alarms.",
   },
 };
 
 /** Whether a unit can switch heat, and cold. */
 export const outletsOf = ({ kind, outlet }: Pick<Unit, "kind" | "outlet">): { heat: boolean; cold: boolean } => {
+  if (kind === "watch") return { heat: false, cold: false };
   if (kind === "heatOnly") return { heat: true, cold: false };
   if (kind === "cutIn" || kind === "cutOut" || kind === "twoLimits")
     return { heat: outlet === "heat", cold: outlet === "cool" };
@@ -63,7 +68,7 @@ function plainOrder(unit: Unit): SettingName[] {
     cutOut: ["setpoint", heat ? "heatingDifferential" : "coolingDifferential"],
     twoLimits: ["lowLimit", "highLimit"],
     heatOnly: ["setpoint", "heatingDifferential"],
-    pair: ["setpoint", "heatingDifferential", "coldSetpoint", "coolingDifferential"],
+    watch: unit.alarms === "deviation" ? ["setpoint"] : [],
   };
   const alarms: Record<Unit["alarms"], SettingName[]> = {
     none: [],
@@ -89,58 +94,26 @@ export function parametersOf(unit: Unit): SettingName[] {
     .map(({ name }) => name);
 }
 
-const switchingNames: readonly SettingName[] = [
-  "setpoint",
-  "heatingDifferential",
-  "coolingDifferential",
-  "coldSetpoint",
-  "lowLimit",
-  "highLimit",
-];
-
 /** Those of them that decide where it switches. */
 export const switchingParametersOf = (unit: Unit): SettingName[] =>
-  parametersOf(unit).filter((name) => switchingNames.includes(name));
+  outletsOf(unit).heat || outletsOf(unit).cold
+    ? parametersOf(unit).filter((name) => settingTable[name].decides === "switching")
+    : [];
 
 /** Edits that key settings into a unit: all of its parameters, or only those that decide where it switches. */
-export const settingEdits = (settings: Settings, unit: Unit, onlySwitching = false): Edit[] =>
+export const settingEdits = (
+  settings: Settings,
+  unit: Unit,
+  at: { id?: string; stage?: string },
+  onlySwitching = false,
+): Edit[] =>
   (onlySwitching ? switchingParametersOf(unit) : parametersOf(unit)).map(
-    (field) => ({ section: "settings", field, value: settings[field] }) as Edit,
+    (field) => ({ section: "settings", field, ...at, value: settings[field] }) as Edit,
   );
 
 /** Plain words for a parameter on a kind of unit. */
-export function plainLabel(name: SettingName, unit: Pick<Unit, "kind" | "outlet">): string {
-  const { kind } = unit;
-  const { heat, cold } = outletsOf(unit);
-  switch (name) {
-    case "setpoint":
-      return kind === "pair" ? "Heat unit: setpoint" : "Setpoint";
-    case "coldSetpoint":
-      return "Cold unit: setpoint";
-    case "heatingDifferential":
-      if (kind === "pair") return "Heat unit: differential";
-      return kind === "oneDifferential" || !cold ? "Differential" : "Heating differential";
-    case "coolingDifferential":
-      if (kind === "pair") return "Cold unit: differential";
-      return heat ? "Cooling differential" : "Differential";
-    case "lowLimit":
-      return heat ? "On at (low limit)" : "Off at (low limit)";
-    case "highLimit":
-      return heat ? "Off at (high limit)" : "On at (high limit)";
-    case "compressorDelay":
-      return "Compressor delay";
-    case "lowAlarm":
-      return "Low alarm";
-    case "highAlarm":
-      return "High alarm";
-    case "lowDeviation":
-      return "Low alarm, distance";
-    case "highDeviation":
-      return "High alarm, distance";
-    case "offset":
-      return "Probe offset";
-  }
-}
+export const plainLabel = (name: SettingName, unit: Pick<Unit, "kind" | "outlet">): string =>
+  settingTable[name].label({ kind: unit.kind, ...outletsOf(unit) });
 
 /** A parameter as its owner's unit calls it; plain words where the sheet says nothing. */
 export const labelOf = (name: SettingName, unit: Unit): string => unit.labels[name]?.label || plainLabel(name, unit);

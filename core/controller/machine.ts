@@ -1,90 +1,108 @@
-import type { Counts } from "./counts";
+import type { OnOffNumbers } from "./counts";
+import { NO_READING, type ControlFamily, type ControlOutput } from "./control";
 
 /** All that an on/off unit remembers between two readings; plain data. */
-export interface UnitState {
-  heating: boolean;
-  /** The unit calls for cold; the outlet follows once the compressor has rested. */
-  callsForCold: boolean;
-  compressor: boolean;
-  /** Seconds since the compressor stopped, or since power-up. */
+export interface OnOffState {
+  /** It calls for heat; the heat outlet follows at once. */
+  callForHeat: boolean;
+  /** It calls for cold; the cold outlet follows once it has rested for the compressor delay. */
+  callForCold: boolean;
+  /** The cold outlet is live. */
+  coldOutlet: boolean;
+  /** Seconds since the cold outlet went dead, or since power-up. */
   rested: number;
   /** Seconds that the reading has been past each alarm. */
   lowFor: number;
   highFor: number;
   lowAlarm: boolean;
   highAlarm: boolean;
-  /** The probe gives no reading. */
-  fault: boolean;
 }
 
-/** A reading that is none: the probe is unplugged or shorted. */
-export const NO_READING = Number.MAX_SAFE_INTEGER;
-
 /** State at power-up: all off; the compressor's rest begins where the unit counts it from power-up. */
-export const powerUp = (restAtStart = true): UnitState => ({
-  heating: false,
-  callsForCold: false,
-  compressor: false,
+export const powerUp = (restAtStart = true): OnOffState => ({
+  callForHeat: false,
+  callForCold: false,
+  coldOutlet: false,
   rested: restAtStart ? 0 : 1e9,
   lowFor: 0,
   highFor: 0,
   lowAlarm: false,
   highAlarm: false,
-  fault: false,
 });
 
 /** A copy of a state, of the same shape to the engine as a fresh one: the inner loop is compiled for one shape. */
-export const copyUnit = (s: UnitState): UnitState => ({
-  heating: s.heating,
-  callsForCold: s.callsForCold,
-  compressor: s.compressor,
+const copyState = (s: OnOffState): OnOffState => ({
+  callForHeat: s.callForHeat,
+  callForCold: s.callForCold,
+  coldOutlet: s.coldOutlet,
   rested: s.rested,
   lowFor: s.lowFor,
   highFor: s.highFor,
   lowAlarm: s.lowAlarm,
   highAlarm: s.highAlarm,
-  fault: s.fault,
 });
 
 /**
- * One reading of an on/off unit of any kind. Heat latches on at heatOn and off at heatOff; cold is called at coolOn,
- * cleared at coolOff, and its outlet closes once it has rested for the delay, which runs from the last stop and, where
+ * One reading of an on/off unit of any kind. Heat latches on at heatOn and off at heatOff; cold is called at coldOn,
+ * cleared at coldOff, and its outlet closes once it has rested for the delay, which runs from the last stop and, where
  * the unit does so, from power-up. One unit never has heat and cold on together. Alarms wait for their delay and stop
- * once the reading has come back by their hysteresis. Mutates `state` (the trial's inner loop allocates nothing).
+ * once the reading has come back by their hysteresis. Mutates `state` and `out` (the trial's inner loop allocates
+ * nothing).
  * @param reading the displayed value, in steps of the unit's resolution, or NO_READING
  * @param dt seconds since the last reading
  */
-export function stepUnit(state: UnitState, counts: Counts, reading: number, dt: number): void {
-  if (!state.compressor) state.rested += dt;
-  state.fault = reading === NO_READING;
-  if (state.fault) {
-    state.lowAlarm = state.highAlarm = counts.hasAlarms;
-    if (counts.holdsAtFault) return;
-    state.heating = false;
-    state.callsForCold = false;
-  } else {
-    if (reading >= counts.heatOff) state.heating = false;
-    if (reading <= counts.coolOff) state.callsForCold = false;
-    if (counts.heats && reading <= counts.heatOn && reading < counts.heatOff) {
-      state.heating = true;
-      state.callsForCold = false;
-    } else if (counts.cools && reading >= counts.coolOn && reading > counts.coolOff) {
-      state.callsForCold = true;
-      state.heating = false;
+export function stepOnOff(
+  state: OnOffState,
+  numbers: OnOffNumbers,
+  reading: number,
+  dt: number,
+  out: ControlOutput,
+): void {
+  if (!state.coldOutlet) state.rested += dt;
+  if (reading === NO_READING) {
+    state.lowAlarm = state.highAlarm = numbers.hasAlarms;
+    if (!numbers.holdsAtFault) {
+      state.callForHeat = false;
+      state.callForCold = false;
+      if (state.coldOutlet) state.rested = 0;
+      state.coldOutlet = false;
     }
-    if (reading <= counts.lowAlarm) state.lowFor += dt;
-    else if (reading > counts.lowAlarm + counts.alarmHysteresis) state.lowFor = 0;
-    if (reading >= counts.highAlarm) state.highFor += dt;
-    else if (reading < counts.highAlarm - counts.alarmHysteresis) state.highFor = 0;
+  } else {
+    if (reading >= numbers.heatOff) state.callForHeat = false;
+    if (reading <= numbers.coldOff) state.callForCold = false;
+    if (numbers.heats && reading <= numbers.heatOn && reading < numbers.heatOff) {
+      state.callForHeat = true;
+      state.callForCold = false;
+    } else if (numbers.cools && reading >= numbers.coldOn && reading > numbers.coldOff) {
+      state.callForCold = true;
+      state.callForHeat = false;
+    }
+    if (reading <= numbers.lowAlarm) state.lowFor += dt;
+    else if (reading > numbers.lowAlarm + numbers.alarmHysteresis) state.lowFor = 0;
+    if (reading >= numbers.highAlarm) state.highFor += dt;
+    else if (reading < numbers.highAlarm - numbers.alarmHysteresis) state.highFor = 0;
     state.lowAlarm =
-      reading <= counts.lowAlarm ? state.lowFor >= counts.alarmDelay : state.lowAlarm && state.lowFor > 0;
+      reading <= numbers.lowAlarm ? state.lowFor >= numbers.alarmDelay : state.lowAlarm && state.lowFor > 0;
     state.highAlarm =
-      reading >= counts.highAlarm ? state.highFor >= counts.alarmDelay : state.highAlarm && state.highFor > 0;
+      reading >= numbers.highAlarm ? state.highFor >= numbers.alarmDelay : state.highAlarm && state.highFor > 0;
+    if (!state.callForCold) {
+      if (state.coldOutlet) state.rested = 0;
+      state.coldOutlet = false;
+    } else if (!state.coldOutlet && state.rested >= numbers.delay) {
+      state.coldOutlet = true;
+    }
   }
-  if (!state.callsForCold) {
-    if (state.compressor) state.rested = 0;
-    state.compressor = false;
-  } else if (!state.compressor && state.rested >= counts.delay) {
-    state.compressor = true;
-  }
+  out.heat = state.callForHeat ? 1 : 0;
+  out.cold = state.coldOutlet ? 1 : 0;
+  out.lowAlarm = state.lowAlarm;
+  out.highAlarm = state.highAlarm;
+  out.display = reading;
 }
+
+/** On/off units of every kind: the first probe decides, both outlets are switched whole. */
+export const onOffFamily: ControlFamily<OnOffState, OnOffNumbers> = {
+  shares: false,
+  powerUp: (numbers) => powerUp(numbers.restAtStart),
+  copy: copyState,
+  step: stepOnOff,
+};

@@ -5,8 +5,8 @@ import { celsius, kelvins, type Temperature } from "../quantity";
 export interface Points {
   heatOn: Temperature;
   heatOff: Temperature;
-  coolOn: Temperature;
-  coolOff: Temperature;
+  coldOn: Temperature;
+  coldOff: Temperature;
 }
 
 /** The readings at which a unit with these settings switches; those of an outlet that it lacks mean nothing. */
@@ -15,30 +15,29 @@ export function pointsOf(s: Settings, unit: Pick<Unit, "kind" | "outlet">): Poin
   switch (unit.kind) {
     case "twoLimits":
       return heats
-        ? { heatOn: s.lowLimit, heatOff: s.highLimit, coolOn: s.highLimit, coolOff: s.highLimit }
-        : { heatOn: s.lowLimit, heatOff: s.lowLimit, coolOn: s.highLimit, coolOff: s.lowLimit };
+        ? { heatOn: s.lowLimit, heatOff: s.highLimit, coldOn: s.highLimit, coldOff: s.highLimit }
+        : { heatOn: s.lowLimit, heatOff: s.lowLimit, coldOn: s.highLimit, coldOff: s.lowLimit };
     case "cutIn":
       return heats
         ? {
             heatOn: s.setpoint,
             heatOff: celsius(s.setpoint + s.heatingDifferential),
-            coolOn: s.setpoint,
-            coolOff: s.setpoint,
+            coldOn: s.setpoint,
+            coldOff: s.setpoint,
           }
         : {
             heatOn: s.setpoint,
             heatOff: s.setpoint,
-            coolOn: s.setpoint,
-            coolOff: celsius(s.setpoint - s.coolingDifferential),
+            coldOn: s.setpoint,
+            coldOff: celsius(s.setpoint - s.coolingDifferential),
           };
     default: {
-      const cold = unit.kind === "pair" ? s.coldSetpoint : s.setpoint;
       const width = unit.kind === "oneDifferential" ? s.heatingDifferential : s.coolingDifferential;
       return {
         heatOn: celsius(s.setpoint - s.heatingDifferential),
         heatOff: s.setpoint,
-        coolOn: celsius(cold + width),
-        coolOff: cold,
+        coldOn: celsius(s.setpoint + width),
+        coldOff: s.setpoint,
       };
     }
   }
@@ -47,20 +46,20 @@ export function pointsOf(s: Settings, unit: Pick<Unit, "kind" | "outlet">): Poin
 /** The numbers of a kind of unit that switch at these readings, over the rest of the settings; inverse of pointsOf. */
 export function settingsAt(points: Points, unit: Pick<Unit, "kind" | "outlet">, rest: Settings): Settings {
   const heating = kelvins(points.heatOff - points.heatOn);
-  const cooling = kelvins(points.coolOn - points.coolOff);
+  const cooling = kelvins(points.coldOn - points.coldOff);
   const heats = unit.outlet === "heat";
   const differentials = { heatingDifferential: heating, coolingDifferential: cooling };
   switch (unit.kind) {
     case "twoLimits":
       return heats
         ? { ...rest, ...differentials, setpoint: points.heatOff, lowLimit: points.heatOn, highLimit: points.heatOff }
-        : { ...rest, ...differentials, setpoint: points.coolOff, lowLimit: points.coolOff, highLimit: points.coolOn };
+        : { ...rest, ...differentials, setpoint: points.coldOff, lowLimit: points.coldOff, highLimit: points.coldOn };
     case "cutIn":
-      return { ...rest, ...differentials, setpoint: heats ? points.heatOn : points.coolOn };
+      return { ...rest, ...differentials, setpoint: heats ? points.heatOn : points.coldOn };
     case "cutOut":
-      return { ...rest, ...differentials, setpoint: heats ? points.heatOff : points.coolOff };
+      return { ...rest, ...differentials, setpoint: heats ? points.heatOff : points.coldOff };
     default:
-      return { ...rest, ...differentials, setpoint: points.heatOff, coldSetpoint: points.coolOff };
+      return { ...rest, ...differentials, setpoint: points.heatOff };
   }
 }
 

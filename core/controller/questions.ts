@@ -8,9 +8,9 @@ import {
   type Scale,
   type TemperatureDifference,
 } from "../quantity";
-import type { Ask } from "./settings";
+import type { ControlRequest } from "./settings";
 import { labelOf, outletsOf, parametersOf, type Plugged } from "./kinds";
-import { alarmsOf, pointsOf } from "./points";
+import { alarmsOf, pointsOf, type Points } from "./points";
 import { resolutionOf } from "./unit";
 
 /** Something typed that looks wrong, with the reason: a question, never a refusal. */
@@ -36,18 +36,25 @@ const USUAL_MOST = 8;
 /** An alarm this far past the band comes when the product is lost already, K. */
 const LATE = 5;
 
-interface About {
-  ask: Ask;
+export interface QuestionContext {
+  request: ControlRequest;
   advised: Settings;
   room: Chamber["room"];
   plugged: Plugged;
   /** The product gives off heat of its own. */
   ownHeat: boolean;
+  /** Where other controllers bring heat for the same product; null where none does. */
+  heatOfAnother?: Pick<Points, "heatOn" | "heatOff"> | null;
 }
 
 /** Questions about settings that can be keyed in but look wrong. */
-export function questionsOf(settings: Settings, unit: Unit, about: About, scale: Scale = unit.scale): Question[] {
-  const { ask, advised, room, plugged } = about;
+export function questionsOf(
+  settings: Settings,
+  unit: Unit,
+  about: QuestionContext,
+  scale: Scale = unit.scale,
+): Question[] {
+  const { request, advised, room, plugged } = about;
   const found: Question[] = [];
   const step = resolutionOf(unit);
   const parameters = parametersOf(unit);
@@ -89,21 +96,21 @@ export function questionsOf(settings: Settings, unit: Unit, about: About, scale:
   const alarms = alarmsOf(settings, unit);
   const lowField = unit.alarms === "deviation" ? "lowDeviation" : "lowAlarm";
   const highField = unit.alarms === "deviation" ? "highDeviation" : "highAlarm";
-  if (alarms.low !== null && ask.low - alarms.low > LATE)
+  if (alarms.low !== null && request.low - alarms.low > LATE)
     push(
       "alarm-late",
       lowField,
-      `The low alarm waits for ${at(alarms.low)}, ${by(ask.low - alarms.low)} below the coldest that you allow${alarms.low < room.low ? ", and colder than the room ever is" : ""}: it can never sound in time.`,
+      `The low alarm waits for ${at(alarms.low)}, ${by(request.low - alarms.low)} below the coldest that you allow${alarms.low < room.low ? ", and colder than the room ever is" : ""}: it can never sound in time.`,
     );
-  if (alarms.high !== null && alarms.high - ask.high > LATE)
+  if (alarms.high !== null && alarms.high - request.high > LATE)
     push(
       "alarm-late",
       highField,
-      `The high alarm waits for ${at(alarms.high)}, ${by(alarms.high - ask.high)} above the warmest that you allow: it can never sound in time.`,
+      `The high alarm waits for ${at(alarms.high)}, ${by(alarms.high - request.high)} above the warmest that you allow: it can never sound in time.`,
     );
   if (alarms.low !== null && heat && alarms.low >= points.heatOn)
     push("alarm-inside", lowField, `The low alarm at ${at(alarms.low)} sounds each time before the heat comes on.`);
-  if (alarms.high !== null && cold && plugged.cooler && alarms.high <= points.coolOn)
+  if (alarms.high !== null && cold && plugged.cooler && alarms.high <= points.coldOn)
     push("alarm-inside", highField, `The high alarm at ${at(alarms.high)} sounds each time before the cold comes on.`);
 
   if (plugged.compressor && cold && settings.compressorDelay === 0)
@@ -114,8 +121,8 @@ export function questionsOf(settings: Settings, unit: Unit, about: About, scale:
         ? "A delay of zero on a compressor: it protects it from starting against pressure and is no matter of patience. 3 to 10 minutes are usual."
         : "This unit has no compressor delay. A compressor that is started against pressure draws many times its current: choose a wide differential, or a unit with a delay.",
     );
-  const top = Math.max(points.heatOff, ask.target);
-  if (heat && !(cold && plugged.cooler) && room.high > top && !about.ownHeat)
+  const top = Math.max(points.heatOff, request.target);
+  if (heat && !(cold && plugged.cooler) && !plugged.coolerElsewhere && room.high > top && !about.ownHeat)
     push(
       "warmer-room",
       parameters[0]!,
@@ -127,28 +134,30 @@ export function questionsOf(settings: Settings, unit: Unit, about: About, scale:
       "lowLimit",
       `The low limit (${at(settings.lowLimit)}) is not below the high one (${at(settings.highLimit)}). ${unit.outlet === "heat" ? "Heat comes on at the low one and goes off at the high one." : "Cold comes on at the high one and goes off at the low one."}`,
     );
-  if (unit.kind === "pair") {
-    const overlap = Math.max(points.heatOff - points.coolOn, points.heatOn - points.coolOff);
-    const gap = points.coolOn - points.heatOff;
+  if (about.heatOfAnother && cold && plugged.cooler) {
+    const other = about.heatOfAnother;
+    const overlap = Math.max(other.heatOff - points.coldOn, other.heatOn - points.coldOff);
+    const gap = points.coldOn - other.heatOff;
     if (overlap >= 0)
       push(
         "units-fight",
-        "coldSetpoint",
-        `The two units work against each other: heat runs up to ${at(points.heatOff)} while cold runs down to ${at(points.coolOff)}, both at once for ${by(kelvins(overlap + step))}. Set the cold unit higher or the heat unit lower.`,
+        "setpoint",
+        `The two units work against each other: heat runs up to ${at(other.heatOff)} while cold runs down to ${at(points.coldOff)}, both at once for ${by(kelvins(overlap + step))}. Set the cold unit higher or the heat unit lower.`,
       );
-    else if (points.heatOff > points.coolOff)
+    else if (other.heatOff > points.coldOff)
       push(
         "units-fight",
-        "coldSetpoint",
-        `The heat goes off at ${at(points.heatOff)}, above where the cold goes off (${at(points.coolOff)}): each undoes the other\u2019s work. Let the cold unit\u2019s setpoint be at least the heat unit\u2019s.`,
+        "setpoint",
+        `The heat goes off at ${at(other.heatOff)}, above where the cold goes off (${at(points.coldOff)}): each undoes the other\u2019s work. Let the cold unit\u2019s setpoint be at least the heat unit\u2019s.`,
       );
     else if (gap < 1)
       push(
         "units-fight",
-        "coldSetpoint",
+        "setpoint",
         `Only ${by(gap)} lie between the end of heat and the start of cold. Two probes differ by as much as 1\u00a0K (1.8 °F): leave more.`,
       );
   }
+  if (unit.kind === "watch") return found;
   if (plugged.heater && !heat && !plugged.cooler)
     push("no-outlet", parameters[0]!, "This unit switches cold, but only a heater is there. Set its outlet to heat.");
   if (plugged.cooler && !cold && !plugged.heater)

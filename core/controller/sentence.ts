@@ -14,18 +14,24 @@ export function sentenceOf(settings: Settings, unit: Unit, plugged: Plugged, sca
   const delay = unit.delayHigh > 0 ? settings.compressorDelay : 0;
   const rest = delay > 0 ? `, once it has rested ${printDuration(delay)}` : ", at once";
   const device = plugged.compressor === false ? "the cooling" : "the fridge";
-  const lines = [
+  const heatLine =
     plugged.heater && heat
       ? `At ${show(points.heatOn)} and below the heater comes on; it goes off at ${show(points.heatOff)}.`
       : plugged.heater
         ? "The heater is not switched by this unit."
-        : "There is no heater: nothing lifts the temperature but the room and the product itself.",
+        : plugged.heaterElsewhere
+          ? ""
+          : "There is no heater: nothing lifts the temperature but the room and the product itself.";
+  const coldLine =
     plugged.cooler && cold
-      ? `At ${show(points.coolOn)} and above ${device} comes on${rest}; it goes off at ${show(points.coolOff)}.`
+      ? `At ${show(points.coldOn)} and above ${device} comes on${rest}; it goes off at ${show(points.coldOff)}.`
       : plugged.cooler
         ? "The cooling is not switched by this unit."
-        : "There is no cooling: nothing brings the temperature down but a colder room.",
-  ];
+        : plugged.coolerElsewhere
+          ? ""
+          : "There is no cooling: nothing brings the temperature down but a colder room.";
+  const lines =
+    unit.kind === "watch" ? ["It only watches: nothing is switched by it."] : [heatLine, coldLine].filter(Boolean);
   const alarms = alarmsOf(settings, unit);
   const sounds = [
     alarms.low === null ? "" : `at ${show(alarms.low)} and below`,

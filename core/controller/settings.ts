@@ -11,7 +11,7 @@ export interface Margins {
 }
 
 /** What a person asks of the controller. */
-export interface Ask {
+export interface ControlRequest {
   low: Temperature;
   high: Temperature;
   target: Temperature;
@@ -41,16 +41,16 @@ const LONG_DELAY = 600;
  * setpoint above the target, so that the product lives around the target in a cold room. Never less apart than the
  * margins that keep heat and cold from chasing each other. Not yet rounded to a unit.
  */
-export function wishedPoints(ask: Ask): Points {
-  const { low, high, target } = ask;
-  const least = (side: "heating" | "cooling") => Math.max(ask.margins?.[side] ?? 0, LEAST_DIFFERENTIAL);
-  const stray = ask.stray ?? 0;
-  const wish = ask.wish ?? "band";
+export function wishedPoints(request: ControlRequest): Points {
+  const { low, high, target } = request;
+  const least = (side: "heating" | "cooling") => Math.max(request.margins?.[side] ?? 0, LEAST_DIFFERENTIAL);
+  const stray = request.stray ?? 0;
+  const wish = request.wish ?? "band";
   const points = (off: number, heating: number, cooling: number): Points => ({
     heatOn: celsius(off - heating),
     heatOff: celsius(off),
-    coolOn: celsius(off + cooling),
-    coolOff: celsius(off),
+    coldOn: celsius(off + cooling),
+    coldOff: celsius(off),
   });
   if (wish === "tight") return points(target, least("heating"), least("cooling"));
   if (wish === "edge") {
@@ -63,41 +63,40 @@ export function wishedPoints(ask: Ask): Points {
   return points(target, heating, cooling);
 }
 
-/** The settings that a band, a target and a wish ask for, on a kind of unit. Not yet rounded to it. */
+/** The settings that a band, a target and a wish request for, on a kind of unit. Not yet rounded to it. */
 export function wishFor(
-  ask: Ask,
+  request: ControlRequest,
   unit: Pick<Unit, "kind" | "outlet"> = { kind: "twoDifferentials", outlet: "heat" },
 ): Settings {
-  const points = wishedPoints(ask);
+  const points = wishedPoints(request);
   if (unit.kind === "oneDifferential") {
     // One number for both sides: what the band lets both have, but no less than either margin.
-    const sides = [points.heatOff - points.heatOn, points.coolOn - points.coolOff];
-    const margins = Math.max(ask.margins?.heating ?? 0, ask.margins?.cooling ?? 0, LEAST_DIFFERENTIAL);
+    const sides = [points.heatOff - points.heatOn, points.coldOn - points.coldOff];
+    const margins = Math.max(request.margins?.heating ?? 0, request.margins?.cooling ?? 0, LEAST_DIFFERENTIAL);
     const shared = Math.max(margins, Math.min(...sides));
     points.heatOn = celsius(points.heatOff - shared);
-    points.coolOn = celsius(points.coolOff + shared);
+    points.coldOn = celsius(points.coldOff + shared);
   }
-  const lowest = Math.min(ask.low, points.heatOn);
-  const highest = Math.max(ask.high, points.coolOn);
+  const lowest = Math.min(request.low, points.heatOn);
+  const highest = Math.max(request.high, points.coldOn);
   const rest: Settings = {
-    setpoint: ask.target,
+    setpoint: request.target,
     heatingDifferential: kelvins(0),
     coolingDifferential: kelvins(0),
-    coldSetpoint: ask.target,
     lowLimit: points.heatOn,
     highLimit: points.heatOff,
-    compressorDelay: ask.wish === "restful" ? LONG_DELAY : USUAL_DELAY,
+    compressorDelay: request.wish === "restful" ? LONG_DELAY : USUAL_DELAY,
     lowAlarm: celsius(lowest - ALARM_DISTANCE),
     highAlarm: celsius(highest + ALARM_DISTANCE),
     lowDeviation: kelvins(points.heatOff - lowest + ALARM_DISTANCE),
     highDeviation: kelvins(highest - points.heatOff + ALARM_DISTANCE),
-    offset: kelvins(ask.error === 0 ? 0 : -ask.error),
+    offset: kelvins(request.error === 0 ? 0 : -request.error),
   };
   return settingsAt(points, unit, rest);
 }
 
 /** Settings for a band, rounded to the unit and within its limits. */
-export const settingsFor = (ask: Ask, unit: Unit): Settings => fitToUnit(wishFor(ask, unit), unit);
+export const settingsFor = (request: ControlRequest, unit: Unit): Settings => fitToUnit(wishFor(request, unit), unit);
 
 /** Settings that come on at two limits and go off halfway, for units that are not set by limits themselves. */
 export function settingsForLimits(low: Temperature, high: Temperature, unit: Unit, rest: Settings): Settings {
@@ -105,18 +104,18 @@ export function settingsForLimits(low: Temperature, high: Temperature, unit: Uni
   const both = heat && cold;
   const off = celsius((low + high) / 2);
   const points: Points = both
-    ? { heatOn: low, heatOff: off, coolOn: high, coolOff: off }
-    : { heatOn: low, heatOff: high, coolOn: high, coolOff: low };
+    ? { heatOn: low, heatOff: off, coldOn: high, coldOff: off }
+    : { heatOn: low, heatOff: high, coldOn: high, coldOff: low };
   return fitToUnit(settingsAt(points, unit, rest), unit);
 }
 
 /** The band that settings hold the reading in: the way back from settings to what was asked. */
-export function bandOf(settings: Settings, unit: Unit): Pick<Ask, "low" | "high" | "target"> {
+export function bandOf(settings: Settings, unit: Unit): Pick<ControlRequest, "low" | "high" | "target"> {
   const { heat, cold } = outletsOf(unit);
   const points = pointsOf(settings, unit);
   return {
-    low: heat ? points.heatOn : points.coolOff,
-    high: cold ? points.coolOn : points.heatOff,
-    target: heat ? points.heatOff : points.coolOff,
+    low: heat ? points.heatOn : points.coldOff,
+    high: cold ? points.coldOn : points.heatOff,
+    target: heat ? points.heatOff : points.coldOff,
   };
 }

@@ -10,11 +10,20 @@ export const SHEET_FORMAT = "gentle-crock-unit-sheet";
 /** A unit's sheet as a file of its own: temperatures in °C, differences in K, times in s. */
 export const sheetFile = z.strictObject({
   format: z.literal(SHEET_FORMAT),
-  version: z.literal(1),
+  version: z.literal(2),
   unit: z.strictObject(unitShape),
 });
 
-export const writeSheet = (unit: Unit): string => JSON.stringify({ format: SHEET_FORMAT, version: 1, unit }, null, 2);
+/** Sheets of version 1 knew two opposed units as one kind: what is left of such a one is the unit for heat. */
+function liftSheet(raw: { version?: unknown; unit?: unknown }): unknown {
+  if (raw.version !== 1 || typeof raw.unit !== "object" || raw.unit === null) return raw;
+  const { ownProbe: _own, labels, ...unit } = raw.unit as Record<string, unknown>;
+  const { coldSetpoint: _cold, ...kept } = (labels ?? {}) as Record<string, unknown>;
+  const kind = unit.kind === "pair" ? { kind: "cutOut", outlet: "heat" } : {};
+  return { ...raw, version: 2, unit: { ...unit, ...kind, labels: kept } };
+}
+
+export const writeSheet = (unit: Unit): string => JSON.stringify({ format: SHEET_FORMAT, version: 2, unit }, null, 2);
 
 /** Reads a sheet's file; says what is wrong with it and where. */
 export function readSheet(text: string): Read<Unit> {
@@ -26,7 +35,7 @@ export function readSheet(text: string): Read<Unit> {
   }
   if ((raw as { format?: unknown } | null)?.format !== SHEET_FORMAT)
     return refuse("This is no unit sheet. Choose a file that was made with \u201cExport this sheet\u201d.");
-  const parsed = sheetFile.safeParse(raw);
+  const parsed = sheetFile.safeParse(liftSheet(raw as { version?: unknown }));
   if (parsed.success) return read(parsed.data.unit);
   const issue = parsed.error.issues[0];
   return refuse(`${issue?.path.join(" \u203a ") || "the sheet"}: ${issue?.message ?? "it does not fit"}`);

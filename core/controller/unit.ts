@@ -1,5 +1,6 @@
-import type { Settings, Unit, UnitKind } from "../model";
+import { settingNames, type Settings, type Unit, type UnitKind } from "../model";
 import {
+  celsius,
   differenceFromScale,
   differenceInScale,
   fromScale,
@@ -11,6 +12,7 @@ import {
   type Temperature,
   type TemperatureDifference,
 } from "../quantity";
+import { settingTable, TIME_STEP } from "./settingTable";
 
 /** A plain unit of a kind, its limits as is common practice (no source); its sheet is empty until somebody fills it in. */
 export const genericUnit = (scale: Scale, kind: UnitKind = "twoDifferentials"): Unit => ({
@@ -28,7 +30,6 @@ export const genericUnit = (scale: Scale, kind: UnitKind = "twoDifferentials"): 
   alarms: kind === "heatOnly" ? "deviation" : kind === "oneDifferential" || kind === "twoLimits" ? "none" : "absolute",
   alarmDelay: 0,
   alarmHysteresis: kelvins(0),
-  ownProbe: false,
   atFault: "off",
   name: "",
   enter: "",
@@ -53,31 +54,30 @@ function within(value: number, low: number, high: number, resolution: number): n
 /** The settings nearest to the wished ones that can be keyed into the unit. */
 export function fitToUnit(wished: Settings, unit: Unit): Settings {
   const { scale, resolution } = unit;
-  const point = (t: Temperature) =>
+  const point = (t: Temperature, [low, high]: [number, number]) =>
     fromScale(
-      within(inScale(t, scale), inScale(unit.setpointLow, scale), inScale(unit.setpointHigh, scale), resolution),
+      within(inScale(t, scale), inScale(celsius(low), scale), inScale(celsius(high), scale), resolution),
       scale,
     );
-  const difference = (d: TemperatureDifference, low: TemperatureDifference, high: TemperatureDifference) =>
+  const difference = (d: TemperatureDifference, [low, high]: [number, number]) =>
     differenceFromScale(
-      within(differenceInScale(d, scale), differenceInScale(low, scale), differenceInScale(high, scale), resolution),
+      within(
+        differenceInScale(d, scale),
+        differenceInScale(kelvins(low), scale),
+        differenceInScale(kelvins(high), scale),
+        resolution,
+      ),
       scale,
     );
-  const { differentialLow, differentialHigh, offsetLimit } = unit;
-  const heating = difference(wished.heatingDifferential, differentialLow, differentialHigh);
-  const shared = unit.kind === "oneDifferential";
-  return {
-    setpoint: point(wished.setpoint),
-    heatingDifferential: heating,
-    coolingDifferential: shared ? heating : difference(wished.coolingDifferential, differentialLow, differentialHigh),
-    coldSetpoint: point(wished.coldSetpoint),
-    lowLimit: point(wished.lowLimit),
-    highLimit: point(wished.highLimit),
-    compressorDelay: within(wished.compressorDelay, 0, unit.delayHigh, 60),
-    lowAlarm: point(wished.lowAlarm),
-    highAlarm: point(wished.highAlarm),
-    lowDeviation: difference(wished.lowDeviation, kelvins(0), kelvins(100)),
-    highDeviation: difference(wished.highDeviation, kelvins(0), kelvins(100)),
-    offset: difference(wished.offset, kelvins(-offsetLimit), offsetLimit),
-  };
+  const fitted = Object.fromEntries(
+    settingNames.map((name) => {
+      const { type, limits } = settingTable[name];
+      const range = limits(unit);
+      const value = wished[name];
+      if (type === "temperature") return [name, point(value as Temperature, range)];
+      if (type === "difference") return [name, difference(value as TemperatureDifference, range)];
+      return [name, within(value, range[0], range[1], TIME_STEP)];
+    }),
+  ) as unknown as Settings;
+  return unit.kind === "oneDifferential" ? { ...fitted, coolingDifferential: fitted.heatingDifferential } : fitted;
 }

@@ -1,5 +1,5 @@
 import type { Cooler } from "../model";
-import type { DeviceState } from "./state";
+import type { CoolerState } from "./state";
 
 /** A fridge's thermostat closes again this much above where it opened, K (common practice, no source). */
 const OWN_DIFFERENTIAL = 3;
@@ -10,14 +10,14 @@ const OWN_DIFFERENTIAL = 3;
  * @param fed the outlet is live
  * @param air temperature of the air in the box, °C
  */
-export function stepCooler(state: DeviceState, cooler: Cooler, fed: boolean, air: number, dt: number): boolean {
+export function stepCooler(state: CoolerState, cooler: Cooler, fed: boolean, air: number, dt: number): boolean {
   if (!fed) {
-    if (state.coolerFed && cooler.staysOff) state.coolerLocked = true;
-    state.coolerFed = false;
+    if (state.fed && cooler.staysOff) state.locked = true;
+    state.fed = false;
     return false;
   }
-  state.coolerFed = true;
-  if (state.coolerLocked) return false;
+  state.fed = true;
+  if (state.locked) return false;
   if (cooler.defrostEvery > 0) {
     state.sinceDefrost += dt;
     if (state.sinceDefrost >= cooler.defrostEvery) {
@@ -30,8 +30,8 @@ export function stepCooler(state: DeviceState, cooler: Cooler, fed: boolean, air
     }
   }
   if (cooler.ownThermostat) {
-    if (air <= cooler.ownThermostatAt) state.coolerOpen = true;
-    else if (air >= cooler.ownThermostatAt + OWN_DIFFERENTIAL) state.coolerOpen = false;
+    if (air <= cooler.ownThermostatAt) state.open = true;
+    else if (air >= cooler.ownThermostatAt + OWN_DIFFERENTIAL) state.open = false;
   }
-  return !state.coolerOpen;
+  return !state.open;
 }

@@ -1,5 +1,5 @@
 import type { Heater } from "../model";
-import type { DeviceState } from "./state";
+import type { HeaterState } from "./state";
 
 /** A bimetal closes again this much below where it opened, K (common practice, no source). */
 const BIMETAL = 5;
@@ -12,7 +12,7 @@ const BIMETAL = 5;
  * @param staysOff it has an electronic switch, or has just shown that it has
  */
 export function stepHeater(
-  state: DeviceState,
+  state: HeaterState,
   heater: Heater,
   fed: boolean,
   body: number,
@@ -20,26 +20,26 @@ export function stepHeater(
   dt: number,
 ): boolean {
   if (!fed) {
-    if (state.heaterFed && staysOff) state.heaterLocked = true;
-    state.heaterFed = false;
-    state.heaterRan = 0;
+    if (state.fed && staysOff) state.locked = true;
+    state.fed = false;
+    state.ran = 0;
     return false;
   }
-  state.heaterFed = true;
+  state.fed = true;
   if (heater.ownThermostat) {
-    if (body >= heater.ownThermostatAt) state.heaterOpen = true;
-    else if (body <= heater.ownThermostatAt - BIMETAL) state.heaterOpen = false;
+    if (body >= heater.ownThermostatAt) state.open = true;
+    else if (body <= heater.ownThermostatAt - BIMETAL) state.open = false;
   }
-  state.heaterRan += dt;
-  const timedOut = heater.timer > 0 && state.heaterRan > heater.timer;
-  return !state.heaterLocked && !state.heaterOpen && !timedOut;
+  state.ran += dt;
+  const timedOut = heater.timer > 0 && state.ran > heater.timer;
+  return !state.locked && !state.open && !timedOut;
 }
 
 /**
  * Power of a fire, W, and the fuel that it burns over a step: its full power while the blower runs, its glow while it
  * rests, nothing once the usable part of the charge is gone. Mutates `state.fuel`. P = ṁ·H·η.
  */
-export function stepFire(state: DeviceState, heater: Heater, blown: boolean, dt: number): number {
+export function stepFire(state: HeaterState, heater: Heater, blown: boolean, dt: number): number {
   const left = state.fuel - heater.fuel * (1 - heater.usableShare);
   if (left <= 0) return 0;
   const power = blown ? heater.power : Math.min(heater.idlePower, heater.power);

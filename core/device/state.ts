@@ -1,20 +1,27 @@
-/** All that heater and cooler remember between two steps; plain data. */
-export interface DeviceState {
-  heaterFed: boolean;
+export type IcePhase = "frozen" | "melting" | "water";
+
+/** All that a heater remembers between two steps; plain data. */
+export interface HeaterState {
+  fed: boolean;
   /** An electronic switch that waits for a finger. */
-  heaterLocked: boolean;
-  /** The heater's own thermostat has cut it. */
-  heaterOpen: boolean;
+  locked: boolean;
+  /** Its own thermostat has cut it. */
+  open: boolean;
   /** Seconds of the present run, for its timer. */
-  heaterRan: number;
-  coolerFed: boolean;
-  coolerLocked: boolean;
-  coolerOpen: boolean;
-  sinceDefrost: number;
-  defrostLeft: number;
+  ran: number;
   /** Fuel left, kg. */
   fuel: number;
-  /** Heat that the ice has taken in melting, J; and seconds since it was put in. */
+}
+
+/** All that a cooler remembers between two steps; plain data. */
+export interface CoolerState {
+  fed: boolean;
+  locked: boolean;
+  open: boolean;
+  sinceDefrost: number;
+  defrostLeft: number;
+  /** Of ice: its phase, the heat that it has taken in melting (J), and seconds since it was put in. */
+  ice: IcePhase;
   melted: number;
   iceAge: number;
   /** Heat brought in by changed ice, J (negative: it was colder). */
@@ -22,35 +29,37 @@ export interface DeviceState {
   iceChanges: number;
 }
 
-export const freshDevices = (fuel: number): DeviceState => ({
-  heaterFed: false,
-  heaterLocked: false,
-  heaterOpen: false,
-  heaterRan: 0,
-  coolerFed: false,
-  coolerLocked: false,
-  coolerOpen: false,
+export const freshHeater = (fuel: number): HeaterState => ({ fed: false, locked: false, open: false, ran: 0, fuel });
+
+export const freshCooler = (): CoolerState => ({
+  fed: false,
+  locked: false,
+  open: false,
   sinceDefrost: 0,
   defrostLeft: 0,
-  fuel,
+  ice: "frozen",
   melted: 0,
   iceAge: 0,
   brought: 0,
   iceChanges: 0,
 });
 
-/** A copy of the same shape to the engine: the inner loop is compiled for one shape. */
-export const copyDevices = (s: DeviceState): DeviceState => ({
-  heaterFed: s.heaterFed,
-  heaterLocked: s.heaterLocked,
-  heaterOpen: s.heaterOpen,
-  heaterRan: s.heaterRan,
-  coolerFed: s.coolerFed,
-  coolerLocked: s.coolerLocked,
-  coolerOpen: s.coolerOpen,
+/** Copies of the same shape to the engine: the inner loop is compiled for one shape. */
+export const copyHeater = (s: HeaterState): HeaterState => ({
+  fed: s.fed,
+  locked: s.locked,
+  open: s.open,
+  ran: s.ran,
+  fuel: s.fuel,
+});
+
+export const copyCooler = (s: CoolerState): CoolerState => ({
+  fed: s.fed,
+  locked: s.locked,
+  open: s.open,
   sinceDefrost: s.sinceDefrost,
   defrostLeft: s.defrostLeft,
-  fuel: s.fuel,
+  ice: s.ice,
   melted: s.melted,
   iceAge: s.iceAge,
   brought: s.brought,

@@ -1,6 +1,6 @@
 import Papa from "papaparse";
-import { recordWith } from "../testing/build";
-import { plainTrial, planOf, runTrial } from "../trial";
+import { plainTrial, planned, recordWith } from "../testing/build";
+import { runTrial } from "../trial";
 import { readRoomCsv, traceCsv } from ".";
 
 describe("a recorded room from a table", () => {
@@ -47,7 +47,7 @@ describe("a recorded room from a table", () => {
 
 describe("a trace as a table", () => {
   it("reads back to the same figures", () => {
-    const { chamber, settings } = planOf(recordWith());
+    const { chamber, settings } = planned(recordWith());
     const { trace } = runTrial(plainTrial(chamber, settings, 1), 24);
     const table = Papa.parse<Record<string, string>>(traceCsv(trace, chamber, "F"), { header: true });
     expect(table.errors).toEqual([]);

@@ -43,10 +43,11 @@ export const cabinetShape = {
   bath: quantityField(0, 0.2),
 };
 
-const conductance = quantityField(0, 2000);
-const capacity = quantityField(1, 5_000_000);
+/** W/K and J/K. */
+export const conductance = quantityField(0, 2000);
+export const capacity = quantityField(1, 5_000_000);
 
-/** The network's own parameters: capacities in J/K, conductances in W/K, films in W/m²K. */
+/** The box's own parameters in the network: capacities in J/K, conductances in W/K, films in W/m²K. */
 export const thermalShape = {
   airCapacity: capacity,
   liningCapacity: capacity,
@@ -59,15 +60,5 @@ export const thermalShape = {
   openToRoom: conductance,
   filmToAir: quantityField(0, 2000),
   filmToLining: quantityField(0, 2000),
-  heaterCapacity: capacity,
-  heaterToAir: conductance,
-  heaterToLining: conductance,
-  heaterToVessel: conductance,
-  heaterToRoom: conductance,
-  coldCapacity: capacity,
-  coldToAir: conductance,
-  coldToLining: conductance,
-  coldToVessel: conductance,
-  coldToRoom: conductance,
   fanHeat: quantityField(0, 500),
 };

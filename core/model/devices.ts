@@ -1,5 +1,16 @@
 import * as z from "zod";
+import { capacity, conductance } from "./box";
 import { differenceField, quantityField, temperatureField } from "./fields";
+
+/** What stores a device's residual heat or cold, and where that goes: J/K, W/K. */
+const bodyShape = {
+  bodyCapacity: capacity,
+  toAir: conductance,
+  toLining: conductance,
+  /** To the vessel that it stands at. */
+  toVessel: conductance,
+  toRoom: conductance,
+};
 
 export const heaterKinds = [
   "none",
@@ -32,6 +43,7 @@ export const heaterShape = {
   fuelHeat: quantityField(5e6, 50e6),
   burnShare: quantityField(0.1, 1),
   idlePower: quantityField(0, 20_000),
+  ...bodyShape,
 };
 
 export const coolerKinds = ["none", "compressor", "peltier", "ice"] as const;
@@ -60,4 +72,10 @@ export const coolerShape = {
   iceMass: quantityField(0, 100),
   iceStart: temperatureField(-30, 0),
   iceEvery: quantityField(0, 30 * 86_400),
+  ...bodyShape,
 };
+
+/** A fan beside the one that the box has of its own: it stirs the air while it runs, and warms it by its power, W. */
+export const fanShape = { power: quantityField(0, 500) };
+/** A light: all of its power ends as heat in the box, W. */
+export const lightShape = { power: quantityField(0, 500) };

@@ -9,34 +9,65 @@ export type ValueOf<S extends SectionName, F extends FieldOf<S>> = z.infer<Shape
 
 /**
  * One change of one value: what a field on screen, a handle on the ruler and a remedy all speak.
- * An `undefined` value puts the default back. `index` picks from a list (vessels, probes, stages).
+ * An `undefined` value puts the default back. `id` names the entry of a list; without it the first is meant. Settings
+ * belong to a controller (`id`) and to a stage.
  */
 export type Edit = {
   [S in SectionName]: {
-    [F in FieldOf<S>]: { section: S; field: F; index?: number; value: ValueOf<S, F> | undefined };
+    [F in FieldOf<S>]: { section: S; field: F; id?: string; stage?: string; value: ValueOf<S, F> | undefined };
   }[FieldOf<S>];
 }[SectionName];
 
-type SparseSection = Record<string, { value: unknown; origin: Origin } | undefined>;
+/** Where a value stands. */
+export type Address = Pick<Edit, "section" | "field" | "id" | "stage">;
 
-/** The stored section that an edit speaks of, or null where the list has no such entry. */
-function sectionIn(record: ChamberRecord, name: SectionName, index: number): SparseSection | null {
-  switch (name) {
+type SparseSection = Record<string, { value: unknown; origin: Origin } | undefined>;
+type Lists = Pick<ChamberRecord, "vessels" | "probes" | "stages" | "controllers" | "devices">;
+
+const entryOf = <E extends { id: string }>(list: readonly E[], id: string | undefined): E | undefined =>
+  id === undefined ? list[0] : list.find((e) => e.id === id);
+
+/** The stored section that an edit speaks of, or null where the list has no such entry. Makes room for settings. */
+function sectionIn(record: ChamberRecord, { section, id, stage }: Address): SparseSection | null {
+  const lists: Lists = record;
+  switch (section) {
     case "vessel":
     case "product":
-      return record.vessels[index]?.[name] ?? null;
+    case "band":
+      return entryOf(lists.vessels, id)?.[section] ?? null;
     case "probe":
-      return record.probes[index]?.probe ?? null;
+      return entryOf(lists.probes, id)?.probe ?? null;
     case "stage":
-      return record.stages[index]?.stage ?? null;
+      return entryOf(lists.stages, id)?.stage ?? null;
+    case "unit":
+      return entryOf(lists.controllers, id)?.unit ?? null;
+    case "settings": {
+      const controller = entryOf(lists.controllers, id);
+      const at = entryOf(lists.stages, stage);
+      return controller && at ? (at.settings[controller.id] ??= {}) : null;
+    }
+    case "heater":
+    case "cooler":
+    case "fan":
+    case "light": {
+      const found = entryOf(
+        lists.devices.filter((d) => d.device === section),
+        id,
+      );
+      return found ? ((found as Record<string, unknown>)[section] as SparseSection) : null;
+    }
     default:
-      return record[name];
+      return record[section];
   }
 }
 
 /** The stored value with its origin, or undefined where the default stands. */
-export const storedValue = (record: ChamberRecord, edit: Pick<Edit, "section" | "field" | "index">) =>
-  sectionIn(record, edit.section, edit.index ?? 0)?.[edit.field];
+export function storedValue(record: ChamberRecord, at: Address) {
+  if (at.section !== "settings") return sectionIn(record, at)?.[at.field];
+  const controller = entryOf(record.controllers, at.id);
+  const settings = controller && entryOf(record.stages, at.stage)?.settings[controller.id];
+  return (settings as SparseSection | undefined)?.[at.field];
+}
 
 export class EditRefused extends Error {}
 
@@ -47,8 +78,8 @@ export class EditRefused extends Error {}
 export function applyEdits(record: ChamberRecord, edits: readonly Edit[], origin: Origin = "typed"): ChamberRecord {
   const next = structuredCloneOf(record);
   for (const edit of edits) {
-    const section = sectionIn(next, edit.section, edit.index ?? 0);
-    if (!section) throw new EditRefused(`There is no ${edit.section} number ${(edit.index ?? 0) + 1}.`);
+    const section = sectionIn(next, edit);
+    if (!section) throw new EditRefused(`There is no ${edit.section}${edit.id ? ` \u201c${edit.id}\u201d` : ""} here.`);
     if (edit.value === undefined) {
       Reflect.deleteProperty(section, edit.field);
       continue;
@@ -58,6 +89,10 @@ export function applyEdits(record: ChamberRecord, edits: readonly Edit[], origin
     if (!checked?.success) throw new EditRefused(checked?.error.issues[0]?.message ?? `No field ${edit.field}.`);
     section[edit.field] = { value: checked.data, origin };
   }
+  // Room that was made for settings and holds none any more.
+  for (const { settings } of next.stages)
+    for (const id of Object.keys(settings))
+      if (Object.keys(settings[id]!).length === 0) Reflect.deleteProperty(settings, id);
   return next;
 }
 

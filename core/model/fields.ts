@@ -4,6 +4,8 @@ import * as z from "zod";
 export const temperatureField = (low = -60, high = 400) => z.number().min(low).max(high).brand<"Temperature">();
 /** A temperature difference in K. */
 export const differenceField = (low = -50, high = 50) => z.number().min(low).max(high).brand<"TemperatureDifference">();
+/** Name of an entry of a list, unique within its record; edits and happenings speak of entries by it. */
+export const idField = z.string().min(1).max(40);
 export const quantityField = (low: number, high: number) => z.number().min(low).max(high);
 
 /** Where a value that differs from its default came from. */

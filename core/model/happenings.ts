@@ -1,9 +1,9 @@
 import * as z from "zod";
-import { differenceField, quantityField, temperatureField } from "./fields";
+import { differenceField, idField, quantityField, temperatureField } from "./fields";
 import { settingsShape } from "./unit";
 
 const placed = {
-  id: z.string().min(1).max(40),
+  id: idField,
   /** Seconds from the start of the trial. */
   at: quantityField(0, 200 * 86_400),
 };
@@ -11,26 +11,30 @@ const placed = {
 const lasting = quantityField(0, 200 * 86_400);
 
 const plain = <K extends string>(kind: K) => z.strictObject({ ...placed, kind: z.literal(kind), lasting });
+/** To which controller, probe or device it happens. */
+const to = { which: idField };
+const plainTo = <K extends string>(kind: K) => z.strictObject({ ...placed, ...to, kind: z.literal(kind), lasting });
 
 /** Something that happens in the course of a trial, placed on its time line by hand. */
 export const happening = z.discriminatedUnion("kind", [
-  z.strictObject({ ...placed, kind: z.literal("setpoint"), to: settingsShape.setpoint }),
+  z.strictObject({ ...placed, ...to, kind: z.literal("setpoint"), to: settingsShape.setpoint }),
   plain("door"),
   plain("lidOff"),
-  z.strictObject({ ...placed, kind: z.literal("probeOut"), lasting, to: z.enum(["air", "room"]) }),
-  z.strictObject({ ...placed, kind: z.literal("probeFault"), lasting, fault: z.enum(["open", "short"]) }),
-  z.strictObject({ ...placed, kind: z.literal("probeDrift"), lasting, perDay: differenceField(-10, 10) }),
+  z.strictObject({ ...placed, ...to, kind: z.literal("probeOut"), lasting, to: z.enum(["air", "room"]) }),
+  z.strictObject({ ...placed, ...to, kind: z.literal("probeFault"), lasting, fault: z.enum(["open", "short"]) }),
+  z.strictObject({ ...placed, ...to, kind: z.literal("probeDrift"), lasting, perDay: differenceField(-10, 10) }),
   plain("powerCut"),
-  plain("heaterStaysOff"),
-  plain("heaterCutOut"),
+  plainTo("heaterStaysOff"),
+  plainTo("heaterCutOut"),
   z.strictObject({
     ...placed,
+    ...to,
     kind: z.literal("relayStuck"),
     lasting,
     outlet: z.enum(["heat", "cold"]),
     to: z.enum(["on", "off"]),
   }),
-  plain("coldFails"),
+  plainTo("coldFails"),
   plain("fanStops"),
   z.strictObject({
     ...placed,
@@ -39,8 +43,8 @@ export const happening = z.discriminatedUnion("kind", [
     volume: quantityField(0.0001, 0.2),
     temperature: temperatureField(-30, 100),
   }),
-  plain("iceForgotten"),
-  z.strictObject({ ...placed, kind: z.literal("fuelOut") }),
+  plainTo("iceForgotten"),
+  z.strictObject({ ...placed, ...to, kind: z.literal("fuelOut") }),
   z.strictObject({ ...placed, kind: z.literal("weather"), lasting, by: differenceField(-40, 40) }),
 ]);
 export type Happening = z.infer<typeof happening>;

@@ -8,3 +8,5 @@ export * from "./devices";
 export * from "./happenings";
 export * from "./load";
 export * from "./unit";
+export * from "./lift";
+export * from "./program";

@@ -38,15 +38,9 @@ export const productShape = {
   heatCurve: z.array(heatPoint).max(40),
 };
 
-/** What is wanted of the settings within the band. */
-export const wishes = ["band", "tight", "restful", "edge"] as const;
-
-export const stageShape = {
-  /** Coldest and warmest that the product may be, and the aim between them, °C. */
+/** A band of its own for what is in a vessel: where nothing of it is said, the stage's band holds for it too, °C. */
+export const bandShape = {
   low: temperatureField(-5, 150),
   high: temperatureField(-5, 150),
   target: temperatureField(-5, 150),
-  wish: z.enum(wishes),
-  /** What the band is for: the product, or the air around it as in a smoker. */
-  of: z.enum(["product", "air"]),
 };

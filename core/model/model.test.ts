@@ -1,4 +1,5 @@
 import * as z from "zod";
+import { addDevice } from "../chamber";
 import { recordWith } from "../testing/build";
 import { celsius, kelvins } from "../quantity";
 import {
@@ -41,7 +42,7 @@ describe("edits", () => {
   it("leave the record they are applied to alone", () => {
     const record = recordWith();
     const next = applyEdits(record, [edit]);
-    expect(record.settings).toEqual({});
+    expect(record.stages[0]!.settings).toEqual({});
     expect(storedValue(next, edit)).toEqual({ value: 19.5, origin: "typed" });
     expect(storedValue(applyEdits(record, [edit], "fitted"), edit)?.origin).toBe("fitted");
   });
@@ -49,12 +50,19 @@ describe("edits", () => {
   it.each<[string, Edit]>([
     ["a value outside of its range", { section: "room", field: "low", value: celsius(900) }],
     ["not a number", { section: "settings", field: "offset", value: kelvins(NaN) }],
-    ["a vessel that is not there", { section: "vessel", field: "volume", index: 3, value: 0.02 }],
+    ["a vessel that is not there", { section: "vessel", field: "volume", id: "v4", value: 0.02 }],
   ])("refuse %s", (_, bad) => expect(() => applyEdits(recordWith(), [bad])).toThrow(EditRefused));
 
   it("every field of every section can be edited and put back", () => {
-    const record = recordWith();
-    const samples: Record<string, unknown> = { kind: "upright", place: "air", scale: "F" };
+    const record = addDevice("light")(addDevice("fan")(recordWith()));
+    const samples: Record<string, unknown> = {
+      kind: "upright",
+      place: "air",
+      scale: "F",
+      startsAt: "2026-12-01T18:00",
+      ends: [{ kind: "clock", hour: 7 }],
+      away: [{ from: 0, to: 86_400 }],
+    };
     for (const [section, shape] of Object.entries(sectionShapes))
       for (const [field, schema] of Object.entries(shape)) {
         const tries = [samples[field], 0, 1, 0.5, 20, "hold", 0.1].filter(

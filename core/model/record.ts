@@ -1,10 +1,11 @@
 import * as z from "zod";
-import { sparse } from "./fields";
+import { idField, sparse } from "./fields";
 import { happening, roomSeries } from "./happenings";
+import { brokenReferences } from "./references";
 import { sectionShapes as shapes } from "./sections";
 
 /** Version of the record's form. A record with a lower one passes through the migrations first. */
-export const RECORD_VERSION = 2;
+export const RECORD_VERSION = 3;
 /** Version of the default values: it rises when a default changes, so that a record knows what it was filled with. */
 export const DEFAULTS_VERSION = 2;
 
@@ -21,7 +22,26 @@ const envelope = {
   demo: z.boolean(),
 };
 
-export const chamberRecord = z.strictObject({
+const placedAt = { id: idField, at: idField.nullable() };
+const device = z.discriminatedUnion("device", [
+  z.strictObject({ ...placedAt, device: z.literal("heater"), heater: sparse(shapes.heater) }),
+  z.strictObject({ ...placedAt, device: z.literal("cooler"), cooler: sparse(shapes.cooler) }),
+  z.strictObject({ id: idField, device: z.literal("fan"), fan: sparse(shapes.fan) }),
+  z.strictObject({ id: idField, device: z.literal("light"), light: sparse(shapes.light) }),
+]);
+export type DeviceRecord = z.infer<typeof device>;
+
+/** What a controller reads (the first probe decides), and which devices hang on each of its outlets. */
+const controller = z.strictObject({
+  id: idField,
+  unit: sparse(shapes.unit),
+  probes: z.array(idField).min(1).max(2),
+  heat: z.array(idField).max(8),
+  cold: z.array(idField).max(8),
+});
+
+/** A chamber's record by its form alone; what its entries say of each other is checked by `chamberRecord`. */
+export const chamberFields = z.strictObject({
   ...envelope,
   kind: z.literal("chamber"),
   defaultsVersion: z.int().min(1),
@@ -34,23 +54,47 @@ export const chamberRecord = z.strictObject({
   roomSeries: roomSeries.nullable(),
   cabinet: sparse(shapes.cabinet),
   thermal: sparse(shapes.thermal),
-  heater: sparse(shapes.heater),
-  cooler: sparse(shapes.cooler),
-  unit: sparse(shapes.unit),
-  settings: sparse(shapes.settings),
+  /** What heats, cools, stirs and shines. Heaters and coolers may stand at a vessel; null: at the first. */
+  devices: z.array(device).max(16),
+  controllers: z.array(controller).min(1).max(6),
   vessels: z
-    .array(z.strictObject({ vessel: sparse(shapes.vessel), product: sparse(shapes.product) }))
+    .array(
+      z.strictObject({
+        id: idField,
+        vessel: sparse(shapes.vessel),
+        product: sparse(shapes.product),
+        /** Of its own, where anything of it is said. */
+        band: sparse(shapes.band),
+      }),
+    )
     .min(1)
     .max(8),
+  /** Each with the vessel in or on which it sits. */
   probes: z
-    .array(z.strictObject({ probe: sparse(shapes.probe) }))
+    .array(z.strictObject({ id: idField, in: idField, probe: sparse(shapes.probe) }))
     .min(1)
     .max(6),
-  stages: z.array(z.strictObject({ stage: sparse(shapes.stage) })).min(1),
+  /** The job that it was begun with. */
+  job: z.string().max(40).nullable(),
+  program: sparse(shapes.program),
+  /** In their order, each with what is keyed into each controller. */
+  stages: z
+    .array(
+      z.strictObject({
+        id: idField,
+        stage: sparse(shapes.stage),
+        settings: z.record(idField, sparse(shapes.settings)),
+      }),
+    )
+    .min(1)
+    .max(24),
   /** What happens in the course of its trial. */
   happenings: z.array(happening).max(60),
 });
-export type ChamberRecord = z.infer<typeof chamberRecord>;
+export type ChamberRecord = z.infer<typeof chamberFields>;
+export const chamberRecord = chamberFields.superRefine((record, context) => {
+  for (const { path, message } of brokenReferences(record)) context.addIssue({ code: "custom", path, message });
+});
 
 export const trialLengths = [0.25, 0.5, 1, 3, 7, 14, 30, 60] as const;
 
@@ -76,7 +120,7 @@ export const BACKUP_FORMAT = "gentle-crock-workshop";
 /** The file that a whole workshop is exported to; its JSON Schema is published in public/schema/. */
 export const backupFile = z.strictObject({
   format: z.literal(BACKUP_FORMAT),
-  version: z.literal(2),
+  version: z.literal(RECORD_VERSION),
   exportedAt: z.iso.datetime(),
   records: z.array(workshopRecord),
 });

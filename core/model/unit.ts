@@ -1,7 +1,7 @@
 import * as z from "zod";
 import { differenceField, quantityField, temperatureField } from "./fields";
 
-export const probePlaces = ["air", "bare", "strapped", "dryWell", "filledWell", "waterBottle", "core"] as const;
+export const probePlaces = ["air", "bare", "strapped", "dryWell", "filledWell", "waterBottle", "core", "room"] as const;
 export const probeShape = {
   place: z.enum(probePlaces),
   /** How much the probe shows above the truth, K. */
@@ -21,15 +21,13 @@ export const unitKinds = [
   "cutOut",
   "twoLimits",
   "heatOnly",
-  "pair",
+  "watch",
 ] as const;
 
 export const settingsShape = {
   setpoint: temperatureField(-60, 250),
   heatingDifferential: differenceField(0, 60),
   coolingDifferential: differenceField(0, 60),
-  /** Of the second of two opposed units, the one for cold. */
-  coldSetpoint: temperatureField(-60, 250),
   /** Of a unit with two limits. */
   lowLimit: temperatureField(-60, 250),
   highLimit: temperatureField(-60, 250),
@@ -70,8 +68,6 @@ export const unitShape = {
   /** s that an alarm waits, and K by which the reading has to come back before it stops. */
   alarmDelay: quantityField(0, 7200),
   alarmHysteresis: differenceField(0, 10),
-  /** Of two opposed units: the one for cold reads the second probe. */
-  ownProbe: z.boolean(),
   /** What it does when the probe is unplugged: both outlets off, left as they are, or it takes it for a temperature. */
   atFault: z.enum(["off", "hold", "blind"]),
   /** Its sheet: a name, how one enters and leaves the menu, what a pause does, and the labels on its display. */

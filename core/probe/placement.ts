@@ -7,6 +7,8 @@ export interface Placement {
   /** Conductance to the vessel's contents and to the air, W/K. */
   toProduct: number;
   toAir: number;
+  /** Of a probe that hangs in the room. */
+  toRoom: number;
   /** It touches the vessel's skin, not its core. */
   skin: boolean;
 }
@@ -69,6 +71,7 @@ export const placements: Record<ProbePlace, Place> = {
     "For cakes, meat and mash: it knows the product\u2019s own heat. Clean it as you would a knife.",
   ),
   air: place(150, 0, false, "Hanging in the air", "The air swings little, the product drifts with its own heat."),
+  room: place(150, 0, false, "Outside, in the room", "It only watches the room: nothing in the box moves it."),
   waterBottle: place(
     4900,
     0,
@@ -105,19 +108,21 @@ export function placeLabel(where: ProbePlace, { kind }: Pick<Cabinet, "kind">): 
 export function placementOf(probe: Pick<Probe, "place" | "lag" | "share">): Placement {
   const capacity = probe.place === "waterBottle" ? BOTTLE_CAPACITY : PROBE_CAPACITY;
   const all = capacity / probe.lag;
+  const outside = probe.place === "room";
   return {
     capacity,
-    toProduct: probe.share * all,
-    toAir: (1 - probe.share) * all,
+    toProduct: outside ? 0 : probe.share * all,
+    toAir: outside ? 0 : (1 - probe.share) * all,
+    toRoom: outside ? all : 0,
     skin: placements[probe.place].skin,
   };
 }
 
-/** Moves a probe; typed lag and share of its old place go back. */
-export const probeMove = (place: ProbePlace, index = 0): Edit[] => [
-  { section: "probe", field: "place", index, value: place },
-  { section: "probe", field: "lag", index, value: undefined },
-  { section: "probe", field: "share", index, value: undefined },
+/** Moves a probe; typed lag and share of its old place go back. Without an id the first one. */
+export const probeMove = (place: ProbePlace, id?: string): Edit[] => [
+  { section: "probe", field: "place", id, value: place },
+  { section: "probe", field: "lag", id, value: undefined },
+  { section: "probe", field: "share", id, value: undefined },
 ];
 
 /** What stands or lies without a vessel has a core to be pushed into, and no wall to be strapped to. */
@@ -128,4 +133,6 @@ export const placeAtProduct = (vessel: Pick<Vessel, "form">): ProbePlace => (isS
 
 /** Places that make sense to look at for what is in the box. */
 export const placesFor = (vessel: Pick<Vessel, "form">): ProbePlace[] =>
-  probePlaces.filter((p) => (isSolid(vessel) ? p === "core" || p === "air" : p !== "core" && p !== "waterBottle"));
+  probePlaces.filter((p) =>
+    isSolid(vessel) ? p === "core" || p === "air" : p !== "core" && p !== "waterBottle" && p !== "room",
+  );

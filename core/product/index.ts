@@ -1,3 +1,5 @@
 export * from "./beer";
-export * from "./defaults";
-export * from "./gravity";
+export * from "./evaporation";
+export * from "./held";
+export * from "./models";
+export * from "./shape";

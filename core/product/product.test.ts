@@ -52,7 +52,7 @@ const daysTo = (share: number, kind: "ale" | "lager", t: number): number => {
 
 describe("fermentation", () => {
   it("20 L from 1.048 to 1.010 hold 1.603 kg of extract and give 940 kJ (±1 %)", () => {
-    const product = { ...productDefaults.ale, originalGravity: 1.048, finalGravity: 1.01 };
+    const product = { ...productDefaults("ale"), originalGravity: 1.048, finalGravity: 1.01 };
     const fermented = extractMass(0.02, 1.048) * attenuation(1.048, 1.01).realAttenuation;
     expect(Math.abs(fermented / 1.603 - 1)).toBeLessThan(0.01);
     expect(Math.abs(fermentationHeat(product, 0.02) / 940e3 - 1)).toBeLessThan(0.01);
@@ -63,7 +63,7 @@ describe("fermentation", () => {
     const og = gravityOf(12);
     let fg = og;
     while (attenuation(og, fg).realAttenuation < 0.65) fg -= 1e-5;
-    const product = { ...productDefaults.ale, originalGravity: og, finalGravity: fg };
+    const product = { ...productDefaults("ale"), originalGravity: og, finalGravity: fg };
     expect(Math.abs(fermentationHeat(product, 0.023) / 1.1e6 - 1)).toBeLessThan(0.01);
     // The temperature at which 10 to 90 % take 48 h is found, then the peak is read off the stepped course.
     let t = 14;
@@ -95,13 +95,13 @@ describe("fermentation", () => {
   });
 
   it("a held product gives no heat", () => {
-    expect(fermentationHeat(productDefaults.hold, 0.05)).toBe(0);
+    expect(fermentationHeat(productDefaults("hold"), 0.05)).toBe(0);
     expect(stepFerment(startFerment(), "hold", 30, 3600)).toBe(0);
   });
 
   // Rule from memory: ABV 5.0 freezes at about −2.3 °C.
   it("a beer of 5 % freezes near −2.3 °C", () => {
-    const product = { ...productDefaults.ale, originalGravity: 1.048, finalGravity: 1.01 };
+    const product = { ...productDefaults("ale"), originalGravity: 1.048, finalGravity: 1.01 };
     expect(Math.abs(freezingPoint(product) + 2.3)).toBeLessThan(0.15);
   });
 });

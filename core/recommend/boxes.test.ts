@@ -1,10 +1,11 @@
 import { tryEdits } from "../chamber";
 import type { ChamberRecord, Edit } from "../model";
 import { celsius, kelvins } from "../quantity";
-import { recordWith, steadyRoom } from "../testing/build";
-import { plainTrial, planOf, runTrial } from "../trial";
+import { plainTrial, keyedIn, planned, recordWith, steadyRoom } from "../testing/build";
+import { planOf, runTrial } from "../trial";
 import { explain, recommend, seasonsOf, type Recommendation } from ".";
-import { demandOf } from "./demand";
+import { bindingConstraintOf } from "./constraint";
+import { setupsOf } from "./setups";
 
 jest.setTimeout(120_000);
 
@@ -76,7 +77,7 @@ describe("the best numbers of other boxes", () => {
     const plan = planOf(kept(record, best!.edits));
     const stage = plan.chamber.stages[0]!;
     for (const season of seasonsOf(plan.chamber)) {
-      const { settled } = runTrial(plainTrial(season.chamber, plan.settings, days)).metrics;
+      const { settled } = runTrial(plainTrial(season.chamber, keyedIn(plan), days)).metrics;
       expect(settled!.product.low).toBeGreaterThan(stage.low - 0.15);
       expect(settled!.product.high).toBeLessThan(stage.high + 0.15);
     }
@@ -92,10 +93,10 @@ describe("the best numbers of other boxes", () => {
     const words = explain(drum, found(drum), "C").join(" ");
     expect(words).toMatch(/the air stays within/);
     for (const season of seasonsOf(planOf(drum).chamber)) {
-      const { fuelOutAt } = runTrial(plainTrial(season.chamber, planOf(drum).settings, 2)).metrics;
+      const { fuelOutAt } = runTrial(plainTrial(season.chamber, planned(drum).settings, 2)).metrics;
       expect(fuelOutAt).toBeNull();
     }
-    expect(runTrial(plainTrial(planOf(drum).chamber, planOf(drum).settings, 2)).metrics.fuelOutAt).not.toBeNull();
+    expect(runTrial(plainTrial(planOf(drum).chamber, planned(drum).settings, 2)).metrics.fuelOutAt).not.toBeNull();
   });
 
   it("own heat is that of all vessels, in what is needed as in what is simulated", () => {
@@ -106,13 +107,13 @@ describe("the best numbers of other boxes", () => {
   });
 
   it("ice that nobody changes is taken as changed every day", () => {
-    for (const { chamber } of seasonsOf(planOf(iceBox).chamber)) expect(chamber.cooler.iceEvery).toBe(86_400);
+    for (const { chamber } of seasonsOf(planOf(iceBox).chamber)) expect(chamber.coolers[0]!.iceEvery).toBe(86_400);
     const own = seasonsOf(planOf(kept(iceBox, [set("cooler", "iceEvery", 43_200)])).chamber);
-    for (const { chamber } of own) expect(chamber.cooler.iceEvery).toBe(43_200);
+    for (const { chamber } of own) expect(chamber.coolers[0]!.iceEvery).toBe(43_200);
   });
 });
 
-describe("what binds, and what frees it", () => {
+describe("what binds, and what relaxations it", () => {
   const binding = (record: ChamberRecord) => {
     const { best, binding: b } = found(record);
     expect(best).toBeNull();
@@ -136,10 +137,10 @@ describe("what binds, and what frees it", () => {
       ...band(29, 33),
       ...room(18, 24),
     );
-    const { text, frees } = binding(tempeh);
+    const { text, relaxations } = binding(tempeh);
     expect(text.C).toMatch(/nothing here takes heat away/);
-    expect(frees.some((f) => /^Make|^Stand it|^Add/.test(f.label.C))).toBe(true);
-    for (const { label } of frees) expect(label.C).not.toMatch(/Allow [4-9]/);
+    expect(relaxations.some((f) => /^Make|^Stand it|^Add/.test(f.label.C))).toBe(true);
+    for (const { label } of relaxations) expect(label.C).not.toMatch(/Allow [4-9]/);
   });
 
   it("air that swings further than its band though it is warm around: no device is blamed, and more room is offered", () => {
@@ -154,21 +155,21 @@ describe("what binds, and what frees it", () => {
       ...band(9.1, 10.9),
       ...steadyRoom(33),
     );
-    const { text, frees } = binding(busy);
+    const { text, relaxations } = binding(busy);
     expect(text.C).toMatch(/^In .* the air sinks to 8\.\d\s°C/);
     expect(text.C).not.toMatch(/No number helps/);
-    expect(frees[0]!.label.C).toMatch(/^Allow .* more at the cold end$/);
-    expect(found(kept(busy, frees[0]!.edits)).best).not.toBeNull();
+    expect(relaxations[0]!.label.C).toMatch(/^Allow .* more at the cold end$/);
+    expect(found(kept(busy, relaxations[0]!.edits)).best).not.toBeNull();
     // Of what was tried, that which kept the band started too often; alone it would bind by that.
     // 9.1 °C and 10.9 °C are 48.4 and 51.6 °F by the definition of the scale.
     expect(text.F).toMatch(/\(48\.4\s°F\)|\(51\.6\s°F\)/);
     expect(text.F).not.toMatch(/°C/);
     expect(text.C).toMatch(/The numbers that do keep it would start more than 4 times an hour\.$/);
     const worn = found(busy).points.find((p) => p.score.seasons.every((s) => s.low >= 9.05 && s.high <= 10.95))!;
-    const plan = planOf(busy);
-    const demand = demandOf(plan.chamber, seasonsOf(plan.chamber), worn, [], "C");
-    expect(demand.cause).toBe("wear");
-    expect(demand.text).toMatch(/the compressor starts \d+ times an hour/);
+    const [setup] = setupsOf(busy, { probe: false, heater: false });
+    const constraint = bindingConstraintOf(setup!, worn, [], "C");
+    expect(constraint.cause).toBe("wear");
+    expect(constraint.text).toMatch(/the compressor starts \d+ times an hour/);
   });
 
   it("a band that leaves too little between heat and cold", () => {
@@ -177,7 +178,7 @@ describe("what binds, and what frees it", () => {
     expect(text.C).toMatch(/binds?\b/);
   });
 
-  it("where nothing usual frees it, nothing is offered", () => {
+  it("where nothing usual relaxations it, nothing is offered", () => {
     const hopeless = recordWith(
       hold,
       set("heater", "power", 0),
@@ -185,8 +186,8 @@ describe("what binds, and what frees it", () => {
       ...band(60, 62),
       ...room(5, 6),
     );
-    const { text, frees } = binding(hopeless);
+    const { text, relaxations } = binding(hopeless);
     expect(text.C).toMatch(/nothing here heats/);
-    expect(frees).toEqual([]);
+    expect(relaxations).toEqual([]);
   });
 });

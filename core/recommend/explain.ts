@@ -1,9 +1,11 @@
 import { labelOf, printSetting, switchingParametersOf } from "../controller";
+import { controllerName } from "../program";
 import type { ChamberRecord, SettingName } from "../model";
 import { placeLabel } from "../probe";
 import { kelvins, midSentence, printDifference, printNumber, type Scale } from "../quantity";
-import { planOf } from "../trial";
-import { faultsOf } from "./demand";
+import { judgedName, planOf } from "../trial";
+import { withArticle } from "../verdict";
+import { faultsOf } from "./constraint";
 import type { Recommendation } from "./types";
 
 /** Why not one of the numbers that were tried and stay nearer to the target. */
@@ -21,17 +23,23 @@ export function explain(record: ChamberRecord, found: Recommendation, scale: Sca
   const { best, present } = found;
   if (!best) return [];
   const { chamber } = planOf(record);
-  const judged = chamber.stages[0]!.of === "air" ? "air" : "product";
-  const say = (name: SettingName) =>
-    `${midSentence(labelOf(name, chamber.unit))} ${printSetting(best.score.settings, name, chamber.unit, scale)}`;
+  const several = found.controllers.length > 1;
+  const worst = [...best.score.seasons].sort((a, b) => b.away - a.away)[0]!;
+  const judged = withArticle(judgedName(worst.judged, chamber.vessels));
+  const keyed = found.controllers.flatMap((id) => {
+    const c = chamber.controllers.findIndex((u) => u.id === id);
+    const { unit } = chamber.controllers[c]!;
+    const of = several ? ` of ${controllerName(chamber, id)}` : "";
+    const say = (name: SettingName) =>
+      `${midSentence(labelOf(name, unit))}${of} ${printSetting(best.score.settings[c]!, name, unit, scale)}`;
+    return switchingParametersOf(unit).map(say);
+  });
   const by = (d: number) => printDifference(kelvins(d), scale, 0.01);
   const change =
-    best.place !== chamber.probes[0]!.place
-      ? `, the probe ${placeLabel(best.place, chamber.cabinet).toLowerCase()}`
-      : "";
-  const heater = best.heaterPower !== chamber.heater.power ? `, a heater of ${best.heaterPower}\u00a0W` : "";
+    best.place !== present.place ? `, the probe ${placeLabel(best.place, chamber.cabinet).toLowerCase()}` : "";
+  const heater = best.heaterPower !== present.heaterPower ? `, a heater of ${best.heaterPower}\u00a0W` : "";
   return [
-    `With ${switchingParametersOf(chamber.unit).map(say).join(", ")}${change}${heater} the ${judged} stays within ${by(best.score.excursion)} of its target in the coldest, a mild and the hottest room, at ${printNumber(best.score.startsPerDay, 1)} starts a day in the worst of them.`,
+    `With ${keyed.join(", ")}${change}${heater} ${judged} stays within ${by(best.score.excursion)} of its target in the coldest, a mild and the hottest room, at ${printNumber(best.score.startsPerDay, 1)} starts a day in the worst of them.`,
     `${whyNotTighter(found)}; the present numbers stray ${by(present.score.excursion)} at ${printNumber(present.score.startsPerDay, 1)} starts a day.`,
   ];
 }

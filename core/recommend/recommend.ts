@@ -1,18 +1,21 @@
-import { hasCooler, hasHeater } from "../chamber";
-import { outletsOf, pointsOf } from "../controller";
 import { applyEdits, type ChamberRecord } from "../model";
 import type { Scale } from "../quantity";
-import { demandOf } from "./demand";
-import { freesOf } from "./frees";
-import { settingsOf, type Candidate, type Score } from "./score";
+import { bindingConstraintOf } from "./constraint";
+import { relaxationsOf } from "./relaxations";
+import { pointsOfGroup, settingsOf, type Candidate, type Group, type Score } from "./score";
 import { lastSetups, settingsKey, tryTask, type setupsOf, type Setup, type Task, type Tried } from "./setups";
-import type { Free, Progress, Recommendation, RecommendOptions, TradePoint } from "./types";
+import type { Recommendation, RecommendOptions, Relaxation, SearchProgress, TradePoint } from "./types";
 
 const GRID = 4;
 const LEAST = 0.3;
 /** Differentials reach to this or to half of the band, K. */
 const MOST = 3;
 const mostOf = ({ low, high }: { low: number; high: number }) => Math.max(MOST, (high - low) / 2);
+/** The smallest differential that every searched unit takes, K. */
+const leastOf = ({ plan, group }: Setup): number =>
+  Math.max(LEAST, ...group.members.map((c) => plan.chamber.controllers[c]!.unit.differentialLow));
+/** What is asked of the searched controllers. */
+const requestOf = ({ plan, stage, group }: Setup) => plan.stages[stage]!.controls[group.members[0]!]!.request;
 const PATTERN = 7;
 /** Setups that go on to the pattern search. */
 const REFINED = 3;
@@ -23,7 +26,7 @@ export interface Batch {
   record: ChamberRecord;
   options: RecommendOptions;
   tasks: Task[];
-  from: Progress;
+  from: SearchProgress;
   /** Done once all of them are. */
   until: number;
 }
@@ -46,18 +49,17 @@ class Quest {
     readonly setup: number,
     private readonly of: Setup,
   ) {
-    const { chamber } = of.plan;
-    const outlets = outletsOf(chamber.unit);
-    this.both = hasHeater(chamber) && outlets.heat && hasCooler(chamber) && outlets.cold;
-    this.low = Math.max(LEAST, chamber.unit.differentialLow);
-    this.most = mostOf(of.plan.ask);
+    const { group } = of;
+    this.both = group.heats && group.cools;
+    this.low = leastOf(of);
+    this.most = mostOf(requestOf(of));
     this.factor = (this.most / this.low) ** (0.5 / (GRID - 1));
   }
 
   /** A task, unless its settings were tried before: on the unit's resolution many candidates are one. */
   private task(candidate: Candidate): Task[] {
-    const { plan } = this.of;
-    const key = settingsKey(settingsOf(candidate, plan.chamber, plan.settings));
+    const { plan, group, keyed } = this.of;
+    const key = settingsKey(settingsOf(candidate, plan.chamber, group, keyed));
     if (this.begun.has(key)) return [];
     this.begun.add(key);
     return [{ setup: this.setup, candidate, centre: true }];
@@ -105,17 +107,18 @@ class Quest {
 }
 
 /** The present settings as keyed in, and the two main schools, on the chamber as it is. */
-function standing({ plan }: Setup): Task[] {
-  const now = pointsOf(plan.settings, plan.chamber.unit);
-  const { low, high, target } = plan.ask;
+function standing(setup: Setup): Task[] {
+  const { plan, group, keyed } = setup;
+  const now = pointsOfGroup(plan.chamber, group, keyed);
+  const { low, high, target } = requestOf(setup);
   const middle = (low + high) / 2;
   return [
     {
       setup: 0,
       // As keyed in: two opposed units need not go off at one reading, so no candidate stands for them.
-      candidate: { heating: now.heatOff - now.heatOn, cooling: now.coolOn - now.coolOff, shift: now.heatOff - target },
+      candidate: { heating: now.heatOff - now.heatOn, cooling: now.coldOn - now.coldOff, shift: now.heatOff - target },
       centre: false,
-      keyed: plan.settings,
+      keyed,
     },
     {
       setup: 0,
@@ -131,9 +134,9 @@ function standing({ plan }: Setup): Task[] {
 }
 
 /** What frees a demand is looked for with the nearest candidate and the diagonal of the grid. */
-function freeing(nearest: TradePoint, setup: Setup): Task[] {
-  const low = Math.max(LEAST, setup.plan.chamber.unit.differentialLow);
-  const most = mostOf(setup.plan.ask);
+function relaxing(nearest: TradePoint, setup: Setup): Task[] {
+  const low = leastOf(setup);
+  const most = mostOf(requestOf(setup));
   const diagonal = Array.from({ length: GRID }, (_, i) => low * (most / low) ** (i / (GRID - 1)));
   return [nearest.score.candidate, ...diagonal.map((d) => ({ heating: d, cooling: d, shift: 0 }))].map((candidate) => ({
     setup: 0,
@@ -144,10 +147,11 @@ function freeing(nearest: TradePoint, setup: Setup): Task[] {
 
 /** Candidates that are looked at closely before it is said that none holds. */
 const MOST_CLOSE = 8;
-const AS_IT_IS: RecommendOptions = { probe: false, heater: false };
+/** The same search without other places and heaters. */
+const asItIs = (options: RecommendOptions): RecommendOptions => ({ ...options, probe: false, heater: false });
 /** Changes offered at the most, and their share of the progress. */
-const MOST_FREES = 3;
-const FREEING = 10;
+const MOST_RELAXATIONS = 3;
+const RELAXING = 10;
 
 /**
  * Finds settings for a chamber over the worst weather of its room: a log grid of both differentials, then a pattern
@@ -166,7 +170,7 @@ export function* searchOf(
   const first = standing(setups[0]!);
   const grid = quests.flatMap((q) => q.grid());
   const round = 4 * Math.min(REFINED, setups.length);
-  const of = grid.length + PATTERN * round + first.length + FREEING;
+  const of = grid.length + PATTERN * round + first.length + RELAXING;
   let trials = 0;
   let done = 0;
   const batch = function* (
@@ -205,6 +209,7 @@ export function* searchOf(
       { name: "Middle of the band, equal differentials", point: middle! },
       { name: "At the edge, one small differential", point: edge! },
     ],
+    controllers: idsOf(setups[0]!.group, setups[0]!),
   };
   // What held in the search has the last word at the step of every other trial; the next best stands in for it.
   for (const best of ranked.filter((p) => p.score.holds).slice(0, MOST_CLOSE)) {
@@ -214,40 +219,48 @@ export function* searchOf(
     if (close!.point.score.holds) return { ...answer, best, binding: null, trials };
   }
 
-  // The nearest may stand on another place or heater: the demand is that of its own chamber.
+  // The nearest may stand on another place or heater: the constraint is that of its own chamber.
   const moved = nearest!.edits.filter((e) => e.section !== "settings");
   const changed = applyEdits(record, moved);
-  const [own] = setupsFor(changed, AS_IT_IS);
-  const demandIn = (scale: Scale) => demandOf(own!.plan.chamber, own!.seasons, nearest!, points, scale);
-  const demand = demandIn("C");
-  const groups = freesOf(changed, own!.plan.chamber, demand);
-  const frees: Free[] = [];
+  const plain = asItIs(options);
+  const [own] = setupsFor(changed, plain);
+  const constraintIn = (scale: Scale) => bindingConstraintOf(own!, nearest!, points, scale);
+  const constraint = constraintIn("C");
+  const groups = relaxationsOf(changed, own!, constraint);
+  const relaxations: Relaxation[] = [];
   for (const group of groups) {
-    for (const free of group) {
-      const tried = applyEdits(changed, free.edits);
-      const on = { record: tried, options: AS_IT_IS };
+    for (const change of group) {
+      const tried = applyEdits(changed, change.edits);
+      const on = { record: tried, options: plain };
       const found = yield* batch(
-        freeing(nearest!, setupsFor(tried, AS_IT_IS)[0]!),
-        FREEING / groups.length / group.length,
+        relaxing(nearest!, setupsFor(tried, plain)[0]!),
+        RELAXING / groups.length / group.length,
         on,
       );
       if (!found.some(({ point }) => point.score.holds)) continue;
       // With the place and the heater that it was found with.
-      frees.push({ label: { C: free.label("C"), F: free.label("F") }, edits: [...moved, ...free.edits] });
+      relaxations.push({ label: { C: change.label("C"), F: change.label("F") }, edits: [...moved, ...change.edits] });
       break;
     }
-    if (frees.length === MOST_FREES) break;
+    if (relaxations.length === MOST_RELAXATIONS) break;
   }
   return {
     ...answer,
     best: null,
-    binding: { season: demand.season, text: { C: demand.text, F: demandIn("F").text }, frees },
+    binding: {
+      season: constraint.season,
+      judged: constraint.judged,
+      text: { C: constraint.text, F: constraintIn("F").text },
+      relaxations,
+    },
     trials,
   };
 }
 
+const idsOf = ({ members }: Group, { plan }: Setup): string[] => members.map((c) => plan.chamber.controllers[c]!.id);
+
 /** The progress of a search, so many of a batch's tasks done. */
-export const progressOf = ({ tasks, from, until }: Batch, finished: number): Progress => ({
+export const progressOf = ({ tasks, from, until }: Batch, finished: number): SearchProgress => ({
   done: Math.round(from.done + ((until - from.done) * finished) / tasks.length),
   of: from.of,
 });
@@ -256,7 +269,7 @@ export const progressOf = ({ tasks, from, until }: Batch, finished: number): Pro
 export function* recommend(
   record: ChamberRecord,
   options: RecommendOptions,
-): Generator<Progress, Recommendation, void> {
+): Generator<SearchProgress, Recommendation, void> {
   const setupsFor = lastSetups();
   const search = searchOf(record, options, setupsFor);
   let next = search.next();

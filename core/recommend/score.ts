@@ -1,15 +1,15 @@
-import { hasHeater, judgedNode } from "../chamber";
-import { fitToUnit, outletsOf, pointsOf, resolutionOf, settingsAt } from "../controller";
+import { coolersOn, heatersOn, judgedOf } from "../chamber";
+import { fitToUnit, outletsOf, pointsOf, resolutionOf, settingsAt, type Points } from "../controller";
 import type { Chamber, Settings } from "../model";
 import { celsius } from "../quantity";
 import {
   advance,
   isQuick,
   MARGIN_RESERVE,
-  plainTrial,
   REVERSAL_WITHIN,
   startRun,
   stepFor,
+  trialWith,
   type RunState,
   type Watcher,
 } from "../trial";
@@ -23,11 +23,21 @@ export interface Candidate {
   shift: number;
 }
 
-/** How a candidate fares in one season. */
+/** How a candidate fares in one season. Temperatures are those of what fares worst in it. */
 export interface SeasonScore {
   name: SeasonName;
+  /** What fares worst: a vessel, or "air". */
+  judged: string;
   low: number;
   high: number;
+  /** Its own band and target. */
+  band: { low: number; high: number; target: number };
+  /** How far it gets past its band, and from its target, K; past is negative within. */
+  past: number;
+  away: number;
+  /** How far what the searched controllers hold gets from its target, to the cold (negative) and to the warm, K. */
+  heldLow: number;
+  heldHigh: number;
   /** Starts of the cooling an hour; of the heat where there is no cooling. */
   startsPerHour: number;
   reversalsPerDay: number;
@@ -35,18 +45,32 @@ export interface SeasonScore {
   runOn: { heat: number; cold: number };
 }
 
+/** The controllers that are searched for together: those that hold the same. */
+export interface Group {
+  /** Which of the chamber's controllers they are. */
+  members: readonly number[];
+  /** What they hold: a vessel, or "air". */
+  holds: string;
+  /** Whether any of them heats, and cools. */
+  heats: boolean;
+  cools: boolean;
+  /** The target that they hold it at. */
+  target: number;
+}
+
 export interface Score {
   candidate: Candidate;
-  settings: Settings;
+  /** What is keyed into each of the chamber's controllers. */
+  settings: Settings[];
   seasons: SeasonScore[];
   /** Heat and cold lie closer together than the probe runs on, and the reserve. */
   tight: boolean;
   /** Starts an hour that it may have; null where nothing breaks by more. */
   mostStarts: number | null;
-  /** Furthest that the product strays from the target in any season, K. */
+  /** Furthest that anything strays from its target in any season, K. */
   excursion: number;
   startsPerDay: number;
-  /** In its band in every season and without chasing. */
+  /** All in their bands in every season and without chasing. */
   holds: boolean;
   /** The objective: less is better. */
   cost: number;
@@ -56,18 +80,18 @@ const DAY = 86_400;
 const TOLERANCE = 0.05;
 
 /** How long a season is run, days to warm up and to look at, and at which step, s. */
-export interface Span {
+export interface SearchSpan {
   warmUp: number;
   look: number;
   dt: number;
 }
 
 /** For searching: within 0.05 K of 30 days by the design's reference; pots and smokers are used for a day (estimate). */
-export const searchSpan = (chamber: Chamber): Span =>
+export const searchSpan = (chamber: Chamber): SearchSpan =>
   isQuick(chamber.cabinet.kind) ? { warmUp: 0.25, look: 0.75, dt: 2 } : { warmUp: 1, look: 3, dt: 10 };
 
 /** For the last word: the step of every other trial, and twice as long. */
-export const closeSpan = (chamber: Chamber): Span => {
+export const closeSpan = (chamber: Chamber): SearchSpan => {
   const { warmUp, look } = searchSpan(chamber);
   return { warmUp, look: 2 * look, dt: stepFor(chamber, 1) };
 };
@@ -76,25 +100,56 @@ export const closeSpan = (chamber: Chamber): Span => {
  * Starts an hour, of the compressor or else of what heats: where they begin to cost dearly, and the most that holds.
  * A relay worn early is a price; a compressor that starts against pressure breaks.
  */
-const startLimits = (chamber: Chamber, cools: boolean): { dear: number; most: number | null } =>
-  cools && chamber.cooler.kind === "compressor" ? { dear: 3, most: MANY_STARTS } : { dear: MANY_HEATS, most: null };
+const startLimits = (chamber: Chamber, { members, cools }: Group): { dear: number; most: number | null } =>
+  cools && members.some((c) => coolersOn(chamber, chamber.controllers[c]!).some((k) => k.kind === "compressor"))
+    ? { dear: 3, most: MANY_STARTS }
+    : { dear: MANY_HEATS, most: null };
 
-/** The settings of a candidate on the chamber's own unit, over alarms, delay and offset that are there. */
-export function settingsOf(candidate: Candidate, chamber: Chamber, rest: Settings): Settings {
-  const off = chamber.stages[0]!.target + candidate.shift;
-  const points = {
-    heatOn: celsius(off - candidate.heating),
+/** Where a candidate lets heat and cold come on and go off. */
+const pointsAt = ({ heating, cooling, shift }: Candidate, target: number): Points => {
+  const off = target + shift;
+  return {
+    heatOn: celsius(off - heating),
     heatOff: celsius(off),
-    coolOn: celsius(off + candidate.cooling),
-    coolOff: celsius(off),
+    coldOn: celsius(off + cooling),
+    coldOff: celsius(off),
   };
-  return fitToUnit(settingsAt(points, chamber.unit, rest), chamber.unit);
+};
+
+/** The settings of a candidate on the chamber's own units, over alarms, delay and offset that are there. */
+export const settingsOf = (
+  candidate: Candidate,
+  chamber: Chamber,
+  group: Group,
+  rest: readonly Settings[],
+): Settings[] =>
+  chamber.controllers.map(({ unit }, c) =>
+    group.members.includes(c)
+      ? fitToUnit(settingsAt(pointsAt(candidate, group.target), unit, rest[c]!), unit)
+      : rest[c]!,
+  );
+
+/** The points at which a group really switches with its settings. */
+export function pointsOfGroup(chamber: Chamber, { members }: Group, settings: readonly Settings[]): Points {
+  const all = members.map((c) => ({
+    points: pointsOf(settings[c]!, chamber.controllers[c]!.unit),
+    ...outletsOf(chamber.controllers[c]!.unit),
+    controller: chamber.controllers[c]!,
+  }));
+  const heats = all.find((m) => m.heat && heatersOn(chamber, m.controller).length > 0) ?? all[0]!;
+  const cools = all.find((m) => m.cold && coolersOn(chamber, m.controller).length > 0) ?? all[0]!;
+  return {
+    heatOn: heats.points.heatOn,
+    heatOff: heats.points.heatOff,
+    coldOn: cools.points.coldOn,
+    coldOff: cools.points.coldOff,
+  };
 }
 
 /** Gathers only what the objective needs. */
 class Look implements Watcher {
-  low = Infinity;
-  high = -Infinity;
+  readonly lows: Float64Array;
+  readonly highs: Float64Array;
   coldStarts = 0;
   heatStarts = 0;
   reversals = 0;
@@ -109,29 +164,37 @@ class Look implements Watcher {
   private sign = 0;
   private until = -1;
 
+  /**
+   * @param nodes of all that is judged
+   * @param probes of what heats, and of what cools: each has to stay clear of the other's run-on
+   */
   constructor(
-    private readonly node: number,
-    private readonly probe: number,
+    private readonly nodes: Int32Array,
+    private readonly probes: { heat: number; cold: number },
     private readonly from: number,
     private readonly dt: number,
-  ) {}
+  ) {
+    this.lows = new Float64Array(nodes.length).fill(Infinity);
+    this.highs = new Float64Array(nodes.length).fill(-Infinity);
+  }
 
-  sample({ x, step }: RunState, _shown: number, _room: number, heating: boolean, cooling: boolean): void {
-    const t = x[this.node]!;
+  sample({ x, step, heating, cooling }: RunState): void {
     const counts = step >= this.from;
-    if (counts) {
-      if (t < this.low) this.low = t;
-      if (t > this.high) this.high = t;
-    }
+    if (counts)
+      for (let j = 0; j < this.nodes.length; j++) {
+        const t = x[this.nodes[j]!]!;
+        if (t < this.lows[j]!) this.lows[j] = t;
+        if (t > this.highs[j]!) this.highs[j] = t;
+      }
     if (step < this.until) {
-      const on = this.sign * (x[this.probe]! - this.stopped);
+      const on = this.sign * (x[this.sign > 0 ? this.probes.cold : this.probes.heat]! - this.stopped);
       if (this.sign > 0) {
         if (on > this.afterHeat) this.afterHeat = on;
       } else if (on > this.afterCold) this.afterCold = on;
     }
     if (heating !== this.wasHeating) {
       this.wasHeating = heating;
-      this.watch(heating ? 0 : 1, x[this.probe]!, step);
+      this.watch(heating ? 0 : 1, x, step);
       if (!heating) this.heatStopped = step;
       else if (counts) {
         this.heatStarts++;
@@ -141,7 +204,7 @@ class Look implements Watcher {
     }
     if (cooling !== this.wasCooling) {
       this.wasCooling = cooling;
-      this.watch(cooling ? 0 : -1, x[this.probe]!, step);
+      this.watch(cooling ? 0 : -1, x, step);
       if (!cooling) this.coldStopped = step;
       else if (counts) {
         this.coldStarts++;
@@ -152,28 +215,55 @@ class Look implements Watcher {
   }
 
   /** From where a device stopped (1: heat, −1: cold) until another one starts or 90 minutes are over; 0: a start. */
-  private watch(sign: number, probe: number, step: number): void {
+  private watch(sign: number, x: Float64Array, step: number): void {
     this.sign = sign;
-    this.stopped = probe;
+    this.stopped = x[sign > 0 ? this.probes.cold : this.probes.heat]!;
     this.until = sign !== 0 && step >= this.from ? step + REVERSAL_WITHIN / this.dt : -1;
   }
 }
 
-function scoreSeason(season: Season, settings: Settings, cools: boolean, span: Span): SeasonScore {
+/** The probe that a group's heating, and its cooling, reads. */
+function probesOf(chamber: Chamber, { members }: Group, nodes: readonly number[]): { heat: number; cold: number } {
+  const node = (c: number) => nodes[chamber.probes.findIndex((p) => p.id === chamber.controllers[c]!.probes[0])]!;
+  const first = (side: "heat" | "cold") =>
+    members.find((c) => outletsOf(chamber.controllers[c]!.unit)[side]) ?? members[0]!;
+  return { heat: node(first("heat")), cold: node(first("cold")) };
+}
+
+function scoreSeason(season: Season, settings: Settings[], group: Group, span: SearchSpan): SeasonScore {
   const { warmUp, look: days, dt } = span;
-  const run = startRun(plainTrial(season.chamber, settings, warmUp + days, dt));
+  const { chamber } = season;
+  const run = startRun(trialWith(chamber, [settings], warmUp + days, dt));
+  const [stage] = chamber.stages;
+  const judged = judgedOf(run.network, chamber, stage!);
   const look = new Look(
-    judgedNode(run.network, season.chamber.stages[0]!),
-    run.network.probes[0]!,
+    Int32Array.from(judged, (j) => j.node),
+    probesOf(chamber, group, run.network.probes),
     (warmUp * DAY) / dt,
     dt,
   );
   advance(run, run.steps, look);
+  const all = judged.map((j, i) => {
+    const band = j.own ?? stage!;
+    const [low, high] = [look.lows[i]!, look.highs[i]!];
+    return {
+      judged: j.id,
+      low,
+      high,
+      band: { low: band.low, high: band.high, target: band.target },
+      past: Math.max(high - band.high, band.low - low),
+      away: Math.max(high - band.target, band.target - low),
+    };
+  });
+  const worst = all.reduce((a, b) => (b.past > a.past ? b : a));
+  const held = all.find((j) => j.judged === group.holds) ?? worst;
   return {
     name: season.name,
-    low: look.low,
-    high: look.high,
-    startsPerHour: (cools ? look.coldStarts : look.heatStarts) / (days * 24),
+    ...worst,
+    away: Math.max(...all.map((j) => j.away)),
+    heldLow: held.low - held.band.target,
+    heldHigh: held.high - held.band.target,
+    startsPerHour: (group.cools ? look.coldStarts : look.heatStarts) / (days * 24),
     reversalsPerDay: look.reversals / days,
     runOn: { heat: look.afterHeat, cold: look.afterCold },
   };
@@ -184,47 +274,42 @@ function scoreSeason(season: Season, settings: Settings, cools: boolean, span: S
  * 3·max(0, starts/h − 3) + 2·Σ max(0, 0.2 − margin) + 0.05·reversals/day, with the margins of the rule of chasing:
  * what lies between heat and cold less what the probe runs on within 90 minutes, as each season shows it.
  * For a compressor the starts cost above 3 an hour; for a heater above what its relay is made for.
- * The furthest excursion stands for the half-range: a swing that is off centre costs as much as a wide one.
+ * The furthest excursion stands for the half-range: a swing that is off centre costs as much as a wide one. Of several
+ * vessels the one that fares worst counts.
  */
 export function scoreOf(
   candidate: Candidate,
   chamber: Chamber,
+  group: Group,
   seasons: readonly Season[],
-  rest: Settings,
-  cools: boolean,
-  settings = settingsOf(candidate, chamber, rest),
+  rest: readonly Settings[],
+  settings = settingsOf(candidate, chamber, group, rest),
   span = searchSpan(chamber),
 ): Score {
-  const stage = chamber.stages[0]!;
-  const points = pointsOf(settings, chamber.unit);
-  const scores = seasons.map((season) => scoreSeason(season, settings, cools, span));
-  const both = hasHeater(chamber) && outletsOf(chamber.unit).heat && cools;
+  const points = pointsOfGroup(chamber, group, settings);
+  const scores = seasons.map((season) => scoreSeason(season, settings, group, span));
   const short = (s: SeasonScore) =>
-    both
-      ? Math.max(0, MARGIN_RESERVE - (points.coolOff - points.heatOn - s.runOn.cold)) +
-        Math.max(0, MARGIN_RESERVE - (points.coolOn - points.heatOff - s.runOn.heat))
+    group.heats && group.cools
+      ? Math.max(0, MARGIN_RESERVE - (points.coldOff - points.heatOn - s.runOn.cold)) +
+        Math.max(0, MARGIN_RESERVE - (points.coldOn - points.heatOff - s.runOn.heat))
       : 0;
-  const low = Math.min(...scores.map((s) => s.low));
-  const high = Math.max(...scores.map((s) => s.high));
-  const starts = startLimits(chamber, cools);
-  const grain = resolutionOf(chamber.unit) / 2;
+  const starts = startLimits(chamber, group);
+  const grain = Math.max(...group.members.map((c) => resolutionOf(chamber.controllers[c]!.unit))) / 2;
   const tight = scores.some((s) => short(s) > grain + 1e-9);
   const costs = scores.map((s) => {
-    const away = Math.max(s.high - stage.target, stage.target - s.low);
     const wear = 0.02 * s.startsPerHour + 3 * Math.max(0, s.startsPerHour - starts.dear);
-    return away + wear + 2 * Math.max(0, short(s) - grain) + 0.05 * s.reversalsPerDay;
+    return s.away + wear + 2 * Math.max(0, short(s) - grain) + 0.05 * s.reversalsPerDay;
   });
   return {
     candidate,
     settings,
     seasons: scores,
-    excursion: Math.max(high - stage.target, stage.target - low),
+    excursion: Math.max(...scores.map((s) => s.away)),
     tight,
     mostStarts: starts.most,
     startsPerDay: Math.max(...scores.map((s) => s.startsPerHour)) * 24,
     holds:
-      low >= stage.low - TOLERANCE &&
-      high <= stage.high + TOLERANCE &&
+      scores.every((s) => s.past <= TOLERANCE) &&
       !tight &&
       scores.every((s) => s.reversalsPerDay <= CHASE_PER_DAY && s.startsPerHour <= (starts.most ?? Infinity)),
     cost: Math.max(...costs),

@@ -1,10 +1,10 @@
-import type { Chamber } from "../model";
+import type { Chamber, Named, Stage } from "../model";
 import { peakOwnHeat } from "../product";
 import { celsius, kelvins, type Temperature } from "../quantity";
 
 export type SeasonName = "coldest" | "mild" | "hottest";
 
-/** The chamber in one of the worst weathers that its room has, its product at its target and held there. */
+/** The chamber in one of the worst weathers that its room has, in one stage, every product at its target and held there. */
 export interface Season {
   name: SeasonName;
   room: Temperature;
@@ -19,50 +19,50 @@ const EVER = 2400;
 const FED = 1e6;
 const ICE_EVERY = 86_400;
 
-/** @param ownHeat of one vessel, W */
-function under(chamber: Chamber, name: SeasonName, room: Temperature, ownHeat: number): Season {
-  const { target } = chamber.stages[0]!;
-  const heatCurve =
-    ownHeat > 0
+function under(chamber: Chamber, stage: Named<Stage>, name: SeasonName, room: Temperature, heated: boolean): Season {
+  const targetOf = (v: Chamber["vessels"][number]) => v.band?.target ?? stage.target;
+  const ownOf = (v: Chamber["vessels"][number]) => (heated ? peakOwnHeat(v.product, v.volume, targetOf(v)) : 0);
+  const curve = (watts: number) =>
+    watts > 0
       ? [
-          { hours: 0, watts: ownHeat },
-          { hours: EVER, watts: ownHeat },
+          { hours: 0, watts },
+          { hours: EVER, watts },
         ]
       : [];
   return {
     name,
     room,
-    ownHeat: chamber.vessels[0]!.count * ownHeat,
+    ownHeat: chamber.vessels.reduce((sum, v) => sum + v.count * ownOf(v), 0),
     chamber: {
       ...chamber,
       room: { ...chamber.room, low: room, high: room, monthly: kelvins(0) },
       roomSeries: null,
       happenings: [],
+      // One stage that does not end.
+      stages: [{ ...stage, ends: [], latest: 0, rampBy: kelvins(0) }],
       // Settings can be judged only while there is a fire to switch, and ice to melt.
-      heater: { ...chamber.heater, fuel: FED },
-      cooler: { ...chamber.cooler, iceEvery: chamber.cooler.iceEvery || ICE_EVERY },
-      vessels: chamber.vessels.map((v, i) => ({
+      heaters: chamber.heaters.map((h) => ({ ...h, fuel: FED })),
+      coolers: chamber.coolers.map((c) => ({ ...c, iceEvery: c.iceEvery || ICE_EVERY })),
+      vessels: chamber.vessels.map((v) => ({
         ...v,
-        startTemperature: target,
-        product: { ...v.product, kind: "hold", heatCurve: i === 0 ? heatCurve : [] },
+        startTemperature: targetOf(v),
+        product: { ...v.product, kind: "hold", heatCurve: curve(ownOf(v)) },
       })),
     },
   };
 }
 
 /**
- * The worst weather of a chamber's room: coldest without own heat; mild, as near to the target as the room comes, with
- * the height of the product's own heat; hottest with it. The design's reference: winter, spring + 7 W, summer + 7 W.
+ * The worst weather of a chamber's room in a stage: coldest without own heat; mild, as near to the target as the room
+ * comes, with the height of every product's own heat; hottest with it. The design's reference: winter, spring + 7 W,
+ * summer + 7 W.
  */
-export function seasonsOf(chamber: Chamber): Season[] {
-  const { room, stages, vessels } = chamber;
-  const { target } = stages[0]!;
-  const { product, volume } = vessels[0]!;
-  const own = peakOwnHeat(product, volume, target);
-  const mild = celsius(Math.min(room.high, Math.max(room.low, target)));
+export function seasonsOf(chamber: Chamber, stage: Named<Stage> = chamber.stages[0]!): Season[] {
+  const { room } = chamber;
+  const mild = celsius(Math.min(room.high, Math.max(room.low, stage.target)));
   return [
-    under(chamber, "coldest", room.low, 0),
-    under(chamber, "mild", mild, own),
-    under(chamber, "hottest", room.high, own),
+    under(chamber, stage, "coldest", room.low, false),
+    under(chamber, stage, "mild", mild, true),
+    under(chamber, stage, "hottest", room.high, true),
   ];
 }

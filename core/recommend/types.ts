@@ -7,6 +7,9 @@ export interface RecommendOptions {
   /** Also look for the place of the probe, and for the size of the heater. */
   probe: boolean;
   heater: boolean;
+  /** Of which stage, and of which controller with those that hold the same; the first where nothing is said. */
+  stage?: string;
+  controller?: string;
 }
 
 /** A point of the trade-off: what it is, what it costs, what would have to be changed for it. */
@@ -20,8 +23,8 @@ export interface TradePoint {
 /** A text for whichever scale is on show when it is read. */
 export type Said = Record<Scale, string>;
 
-/** A change that frees a demand. */
-export interface Free {
+/** A change that relaxes a binding constraint. */
+export interface Relaxation {
   label: Said;
   edits: Edit[];
 }
@@ -33,13 +36,18 @@ export interface Recommendation {
   present: TradePoint;
   /** The two main schools: equal differentials around the middle, and a small one under the edge. */
   schools: { name: string; point: TradePoint }[];
-  /** The demand that binds, and the changes of which a trial shows that they free it; null where something satisfies. */
-  binding: { season: SeasonName; text: Said; frees: Free[] } | null;
+  /**
+   * The binding constraint, with the vessel (or "air") that it is about, and the changes of which a trial shows that
+   * they relax it; null where something satisfies.
+   */
+  binding: { season: SeasonName; judged: string; text: Said; relaxations: Relaxation[] } | null;
+  /** The controllers that the numbers are for. */
+  controllers: string[];
   /** Trials that the answer rests on. */
   trials: number;
 }
 
-export interface Progress {
+export interface SearchProgress {
   done: number;
   of: number;
 }

@@ -1,4 +1,4 @@
-import { describe as describeChamber, newChamber } from "../chamber";
+import { describe as describeChamber, newChamber, whichOf } from "../chamber";
 import {
   applyEdits,
   type Chamber,
@@ -9,6 +9,8 @@ import {
   type Settings,
 } from "../model";
 import { celsius, kelvins } from "../quantity";
+import { planOf, runTrial, trialOf, trialWith, type Plan, type Trial, type TrialInput } from "../trial";
+import { judge, type Verdict } from "../verdict";
 
 /** A chamber record for tests, with edits on top of the defaults. */
 export const recordWith = (...edits: Edit[]): ChamberRecord =>
@@ -33,7 +35,6 @@ export const settingsOf = (setpoint: number, heating: number, cooling: number, d
   setpoint: celsius(setpoint),
   heatingDifferential: kelvins(heating),
   coolingDifferential: kelvins(cooling),
-  coldSetpoint: celsius(setpoint),
   lowLimit: celsius(setpoint - heating),
   highLimit: celsius(setpoint),
   compressorDelay: delay,
@@ -51,9 +52,43 @@ export const probeAt = (place: ProbePlace): Edit => ({
   value: place,
 });
 
-/** A record that meets happenings, each given without its id. */
-export const meeting = (record: ChamberRecord, ...happenings: DistributiveOmit<Happening, "id">[]): ChamberRecord => ({
-  ...record,
-  happenings: happenings.map((h, i) => ({ ...h, id: `h${i}` }) as Happening),
-});
+/** A record that meets happenings, each given without its id; they happen to the first of its kind. */
+export function meeting(
+  record: ChamberRecord,
+  ...happenings: DistributiveOmit<Happening, "id" | "which">[]
+): ChamberRecord {
+  const chamber = describeChamber(record);
+  return {
+    ...record,
+    happenings: happenings.map((h, i) => {
+      const which = whichOf(h.kind, chamber)[0];
+      return { ...h, id: `h${i}`, ...(which === undefined ? {} : { which }) } as Happening;
+    }),
+  };
+}
 type DistributiveOmit<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
+
+/** A trial of the same settings for every controller, in one stage. */
+export const plainTrial = (chamber: Chamber, settings: Settings, days: number, dt?: number): TrialInput =>
+  trialWith(chamber, [chamber.controllers.map(() => settings)], days, dt);
+
+/** A record's chamber, and what is keyed into its first controller in its first stage. */
+export function planned(record: ChamberRecord): { plan: Plan; chamber: Chamber; settings: Settings } {
+  const plan = planOf(record);
+  return { plan, chamber: plan.chamber, settings: keyedIn(plan) };
+}
+
+/** What is keyed into a controller of a plan in a stage; the first of both where nothing is said. */
+export const keyedIn = ({ stages }: Plan, stage = 0, controller = 0): Settings =>
+  stages[stage]!.controls[controller]!.settings;
+
+/** A record's plan and its trial. */
+export function tried(record: ChamberRecord, days: number, dt?: number): { plan: Plan; trial: Trial } {
+  const plan = planOf(record);
+  return { plan, trial: runTrial(trialOf(plan, days, dt)) };
+}
+
+export function verdictsOn(record: ChamberRecord, days: number, dt?: number): Verdict[] {
+  const { plan, trial } = tried(record, days, dt);
+  return judge(plan, trial, "C");
+}

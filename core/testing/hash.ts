@@ -1,7 +1,8 @@
 import { channels, type Trial } from "../trial";
 
 /** FNV-1a over the bits of all that a trial shows: switchings, every line of its trace, its energy and its alarms. */
-export function hashOf({ heat, cold, trace, metrics }: Trial): string {
+export function hashOf({ heat, cold, trace, stages }: Trial): string {
+  const metrics = stages[0]!.metrics[0]!;
   let hash = 0x811c9dc5;
   const take = (values: ArrayLike<number>) => {
     for (const byte of new Uint8Array(Float64Array.from(values).buffer))

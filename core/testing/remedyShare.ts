@@ -1,14 +1,11 @@
 import { tryEdits } from "../chamber";
 import type { ChamberRecord } from "../model";
-import { plainTrial, planOf, runTrial } from "../trial";
-import { judge, weigh, type Severity, type Verdict } from "../verdict";
+import { sameVerdict, weigh, type Severity, type Verdict } from "../verdict";
+import { verdictsOn } from "./build";
 
 const rank: Record<Severity, number> = { danger: 0, warning: 1, note: 2, good: 3 };
 
-const verdictsOn = (record: ChamberRecord, days: number): Verdict[] => {
-  const plan = planOf(record);
-  return judge(plan, runTrial(plainTrial(plan.chamber, plan.settings, days, 10)), "C");
-};
+const verdictsFor = (record: ChamberRecord, days: number): Verdict[] => verdictsOn(record, days, 10);
 
 export interface Share {
   offered: number;
@@ -24,21 +21,21 @@ export interface Share {
 export function remedyShare(records: readonly ChamberRecord[], days: number, longer: number): Share {
   const share: Share = { offered: 0, kept: 0, broken: [] };
   records.forEach((record, i) => {
-    const all = verdictsOn(record, days);
-    const longBefore = verdictsOn(record, longer);
+    const all = verdictsFor(record, days);
+    const longBefore = verdictsFor(record, longer);
     for (const verdict of all) {
-      if (verdict.remedies.length === 0 || !longBefore.some((v) => v.id === verdict.id)) continue;
+      if (verdict.remedies.length === 0 || !longBefore.some((v) => sameVerdict(v, verdict))) continue;
       for (const { remedy, cures, harms } of weigh(record, verdict, all, days, "C", 10)) {
         if (!cures || harms) continue;
         share.offered++;
         const changed = tryEdits(record, remedy.edits);
-        const after = changed.ok ? verdictsOn(changed.value, longer) : longBefore;
-        const gone = !after.some((v) => v.id === verdict.id);
+        const after = changed.ok ? verdictsFor(changed.value, longer) : longBefore;
+        const gone = !after.some((v) => sameVerdict(v, verdict));
         const worse = after.find(
           (v) =>
             rank[v.severity] <= rank[verdict.severity] &&
             v.severity !== "good" &&
-            !longBefore.some((b) => b.id === v.id),
+            !longBefore.some((b) => sameVerdict(b, v)),
         );
         if (gone && !worse) share.kept++;
         else

@@ -1,7 +1,8 @@
 import * as odex from "odex";
 import type { Network } from "../chamber";
 import { aroundAt } from "../climate";
-import type { IcePhase, RunState, TrialInput, Watcher } from "../trial";
+import type { IcePhase } from "../device";
+import type { RunState, TrialInput, Watcher } from "../trial";
 
 // The package is CommonJS: its class stands in the namespace, or in its default, as the loader has it.
 const { Solver } = "Solver" in odex ? odex : (odex as unknown as { default: typeof odex }).default;
@@ -9,12 +10,14 @@ const { Solver } = "Solver" in odex ? odex : (odex as unknown as { default: type
 /** Temperatures and inputs of a trial at every step, as a test or the benchmark records them. */
 export interface Recording {
   x: number[][];
-  /** W into heater, air, cold body and each vessel. */
+  /** W into each heater, the air, each cold body and each vessel. */
   u: number[][];
-  /** The conditions' network, whether its cooler cools, and whether its ice is melting. */
+  /** The conditions' network. */
   network: Network[];
-  cooling: boolean[];
-  ice: IcePhase[];
+  /** Which coolers cool, a bit each. */
+  cooling: number[];
+  /** Of each cooler. */
+  ice: IcePhase[][];
   heating: boolean[];
 }
 
@@ -23,12 +26,12 @@ export function recorder(nodes: number): Recording & Watcher {
   const rows: Recording = { x: [], u: [], network: [], cooling: [], ice: [], heating: [] };
   return {
     ...rows,
-    sample({ x, u, mode, ice }: RunState, _shown: number, _room: number, heating: boolean) {
+    sample({ x, u, mode, coolers, heating }: RunState) {
       rows.x.push(Array.from(x.subarray(0, nodes)));
       rows.u.push(Array.from(u).slice(2));
       rows.network.push(mode.network);
       rows.cooling.push(mode.cooling);
-      rows.ice.push(ice);
+      rows.ice.push(coolers.map((c) => c.ice));
       rows.heating.push(heating);
     },
   };
@@ -38,7 +41,14 @@ export function recorder(nodes: number): Recording & Watcher {
  * The network's differential equations written out once more, node by node from conductances, for the general solver:
  * no matrix of the core is used. The recorded switching and own heat are replayed; the room runs continuously.
  */
-function derivative(network: Network, input: TrialInput, cooling: boolean, pinned: boolean, u: readonly number[]) {
+function derivative(
+  network: Network,
+  input: TrialInput,
+  cooling: number,
+  ice: readonly IcePhase[],
+  u: readonly number[],
+) {
+  const { heaters, coolers, shells } = network;
   return (t: number, y: number[]): number[] => {
     const room = aroundAt(input.chamber, t, input.startHour);
     const flow = network.nodes.map((node, i) => node.toRoom * (room - y[i]!));
@@ -47,16 +57,21 @@ function derivative(network: Network, input: TrialInput, cooling: boolean, pinne
       flow[a]! += q;
       flow[b]! -= q;
     }
-    const [heater = 0, air = 0, cold = 0, ...vessels] = u;
-    if (network.heater >= 0) flow[network.heater]! += heater;
-    flow[network.air]! += air;
-    if (network.cold >= 0) flow[network.cold]! += cold;
-    network.shells.forEach((parts, v) => parts.forEach(({ node, share }) => (flow[node]! += share * vessels[v]!)));
-    if (cooling) {
-      const { power, perBody, bodyAt, perRoom, roomAt } = network.law;
-      flow[network.cold]! -= power * (1 + perBody * (y[network.cold]! - bodyAt) + perRoom * (room - roomAt));
-    }
-    if (pinned) flow[network.cold] = 0;
+    heaters.forEach(({ node }, h) => {
+      if (node >= 0) flow[node]! += u[h]!;
+    });
+    flow[network.air]! += u[heaters.length]!;
+    coolers.forEach(({ node, law }, c) => {
+      if (node < 0) return;
+      flow[node]! += u[heaters.length + 1 + c]!;
+      const { power, perBody, bodyAt, perRoom, roomAt } = law;
+      if (cooling & (1 << c)) flow[node]! -= power * (1 + perBody * (y[node]! - bodyAt) + perRoom * (room - roomAt));
+    });
+    const first = heaters.length + 1 + coolers.length;
+    shells.forEach((parts, v) => parts.forEach(({ node, share }) => (flow[node]! += share * u[first + v]!)));
+    coolers.forEach(({ node, iceMass }, c) => {
+      if (iceMass > 0 && ice[c] === "melting") flow[node] = 0;
+    });
     return flow.map((q, i) => q / network.nodes[i]!.capacity);
   };
 }
@@ -79,7 +94,7 @@ export function largestDifference(
   const { x, u, cooling, ice } = recorded;
   const same = (a: number, b: number) =>
     cooling[a] === cooling[b] &&
-    ice[a] === ice[b] &&
+    ice[a]!.join() === ice[b]!.join() &&
     recorded.network[a] === recorded.network[b] &&
     u[a]!.every((w, i) => w === u[b]![i]);
   let y = x[0]!;
@@ -87,10 +102,9 @@ export function largestDifference(
   for (let step = 0; step + 1 < x.length;) {
     let next = step + 1;
     while (!everySample && next + 1 < x.length && same(step, next)) next++;
-    const pinned = network.iceMass > 0 && ice[step] === "melting";
-    const f = derivative(recorded.network[step]!, input, cooling[step]!, pinned, u[step]!);
+    const f = derivative(recorded.network[step]!, input, cooling[step]!, ice[step]!, u[step]!);
     y = solver.solve(f, step * input.dt, y, next * input.dt).y;
-    if (ice[next] !== ice[step]) y = [...x[next]!];
+    if (ice[next]!.join() !== ice[step]!.join()) y = [...x[next]!];
     x[next]!.forEach((value, i) => (worst = Math.max(worst, Math.abs(value - y[i]!))));
     step = next;
   }

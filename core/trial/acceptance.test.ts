@@ -1,9 +1,8 @@
 import { coldAvailable, describe as describeChamber, heatNeeded, lossCoefficient } from "../chamber";
 import { fuelHours, fuelPerHour } from "../device";
-import type { ChamberRecord, Edit } from "../model";
+import { applyEdits, type ChamberRecord, type Edit } from "../model";
 import { celsius } from "../quantity";
-import { meeting, recordWith, settingsOf, steadyRoom } from "../testing/build";
-import { plainTrial } from "./input";
+import { meeting, plainTrial, recordWith, settingsOf, steadyRoom } from "../testing/build";
 import { runTrial } from "./runTrial";
 
 // Ranges of the design's reference for the chamber: an independent prototype, values from memory.
@@ -18,7 +17,7 @@ const box = (kind: string, room: number, start: number, low: number, high: numbe
     edit("stage", "high", celsius(high)),
     ...more,
   );
-const trialOf = (record: ChamberRecord, settings = settingsOf(20, 1, 1), days = 4, dt?: number) =>
+const trialAt = (record: ChamberRecord, settings = settingsOf(20, 1, 1), days = 4, dt?: number) =>
   runTrial(plainTrial(describeChamber(record), settings, days, dt), 2000);
 const heatOnly: Edit = edit("unit", "kind", "heatOnly");
 
@@ -39,7 +38,7 @@ describe("range 5: the kettle at 65 °C", () => {
     expect(need).toBeLessThan(400);
   });
   it("on/off with 0.3 swings −0.4 / +0.6 K at the probe", () => {
-    const { settled } = trialOf(kettle, settingsOf(65, 0.3, 0.3), 1, 1).metrics;
+    const { settled } = trialAt(kettle, settingsOf(65, 0.3, 0.3), 1, 1).metrics;
     expect(65 - settled!.probe.low).toBeGreaterThan(0.25);
     expect(65 - settled!.probe.low).toBeLessThan(0.6);
     expect(settled!.probe.high - 65).toBeGreaterThan(0.3);
@@ -60,7 +59,7 @@ describe("range 7: the foam box at 31 °C in a room of 20 °C", () => {
   const foam = (...more: Edit[]) =>
     box("foam", 20, 31, 30, 32, heatOnly, edit("heater", "power", 40), edit("probe", "place", "air"), ...more);
   it.each([0.3, 0.5])("with 40 W and %d K: duty 0.30 to 0.38, a cycle of 5 to 10 min, air within about 1.5 K", (d) => {
-    const { metrics } = trialOf(foam(), settingsOf(31, d, d), 3);
+    const { metrics } = trialAt(foam(), settingsOf(31, d, d), 3);
     expect(metrics.heatDutyLastDay).toBeGreaterThan(0.28);
     expect(metrics.heatDutyLastDay).toBeLessThan(0.4);
     const { run, rest } = metrics.usualHeat!;
@@ -86,16 +85,16 @@ describe("range 7: the foam box at 31 °C in a room of 20 °C", () => {
       ]),
     );
   it("1.8 kg at 6 W/kg: with the probe in the cake the lamp is off and the cake at 34 to 35 °C, 38 to 39 in 24 °C", () => {
-    const cool = trialOf(cake(20, "core"), settingsOf(31, 0.3, 0.3), 4).metrics;
+    const cool = trialAt(cake(20, "core"), settingsOf(31, 0.3, 0.3), 4).metrics;
     expect(cool.heatDutyLastDay).toBe(0);
     expect(cool.settled!.productMean).toBeGreaterThan(33);
     expect(cool.settled!.productMean).toBeLessThan(36);
-    const warm = trialOf(cake(24, "core"), settingsOf(31, 0.3, 0.3), 4).metrics.settled!.productMean;
+    const warm = trialAt(cake(24, "core"), settingsOf(31, 0.3, 0.3), 4).metrics.settled!.productMean;
     expect(warm).toBeGreaterThan(37);
     expect(warm).toBeLessThan(40);
   });
   it("with the probe in the air the lamp still runs and the cake passes 36.5 °C", () => {
-    const { metrics } = trialOf(cake(20, "air"), settingsOf(31, 0.3, 0.3), 4);
+    const { metrics } = trialAt(cake(20, "air"), settingsOf(31, 0.3, 0.3), 4);
     expect(metrics.heatDutyLastDay).toBeGreaterThan(0.02);
     expect(metrics.settled!.product.high).toBeGreaterThan(36.5);
   });
@@ -116,7 +115,7 @@ describe("range 8: three 27 kg pails of honey at 43 °C", () => {
       edit("probe", "place", "air"),
     );
   const daysTo = (t: number, filling: string) => {
-    const { trace } = trialOf(honey(filling), settingsOf(43, 1, 1), 6);
+    const { trace } = trialAt(honey(filling), settingsOf(43, 1, 1), 6);
     return ((trace.low.product.findIndex((v) => v >= t) + 0.5) * trace.width) / 86_400;
   };
   it("the centre reaches 40 °C after 1.1 to 1.4 days and 42 °C after 2 to 2.4; set honey takes a third longer", () => {
@@ -134,10 +133,10 @@ describe("range 9: the drum at 121 °C", () => {
     const need = heatNeeded(chamber, celsius(121));
     expect(need).toBeGreaterThan(2200);
     expect(need).toBeLessThan(2800);
-    expect(fuelPerHour(chamber.heater, need)).toBeGreaterThan(0.33);
-    expect(fuelPerHour(chamber.heater, need)).toBeLessThan(0.42);
-    expect(fuelHours(chamber.heater, need)).toBeGreaterThan(16);
-    expect(fuelHours(chamber.heater, need)).toBeLessThan(20.5);
+    expect(fuelPerHour(chamber.heaters[0]!, need)).toBeGreaterThan(0.33);
+    expect(fuelPerHour(chamber.heaters[0]!, need)).toBeLessThan(0.42);
+    expect(fuelHours(chamber.heaters[0]!, need)).toBeGreaterThan(16);
+    expect(fuelHours(chamber.heaters[0]!, need)).toBeLessThan(20.5);
   });
   it("loses 40 to 55 K with its lid off for a minute", () => {
     const at = 6 * 3600;
@@ -158,22 +157,19 @@ describe("range 10: the plate vessel", () => {
     const record = box("jacketed", room, 12, 19, 21, heatOnly, edit("vessel", "volume", 0.02));
     const loss = lossCoefficient(describeChamber(record));
     const power = 43 - loss * (room - 16);
-    const { trace } = trialOf(recordWithPower(record, power), settingsOf(90, 1, 1), 1);
+    const { trace } = trialAt(recordWithPower(record, power), settingsOf(90, 1, 1), 1);
     const hours = ((trace.low.product.findIndex((t) => t >= 20) + 0.5) * trace.width) / 3600;
     expect(hours).toBeGreaterThan(4.2);
     expect(hours).toBeLessThan(5.2);
   });
-  const recordWithPower = (record: ChamberRecord, power: number): ChamberRecord => ({
-    ...record,
-    heater: { power: { value: power, origin: "typed" } },
-    cooler: { kind: { value: "none", origin: "typed" } },
-  });
+  const recordWithPower = (record: ChamberRecord, power: number): ChamberRecord =>
+    applyEdits(record, [edit("heater", "power", power), edit("cooler", "kind", "none")]);
 });
 
 describe("range 11: pull-down of a chest", () => {
   it("falls as a curve that flattens: the rate at the start is more than twice the one at the setpoint", () => {
     const record = box("chest", 25, 30, 3, 5, edit("heater", "power", 0), edit("probe", "place", "strapped"));
-    const { trace } = trialOf(record, settingsOf(2, 1, 1), 4);
+    const { trace } = trialAt(record, settingsOf(2, 1, 1), 4);
     const perHour = (from: number) => {
       const i = trace.low.product.findIndex((t) => t <= from);
       const j = trace.low.product.findIndex((t) => t <= from - 2);

@@ -1,10 +1,9 @@
 import { buildNetwork } from "../chamber";
 import { cabinetKinds, type CabinetKind, type ChamberRecord, type Edit } from "../model";
 import { celsius } from "../quantity";
-import { meeting, recordWith, steadyRoom } from "../testing/build";
+import { meeting, plainTrial, planned, recordWith, steadyRoom } from "../testing/build";
 import { largestDifference, recorder } from "../testing/replay";
 import { imbalance } from "./energy";
-import { plainTrial } from "./input";
 import { planOf } from "./plan";
 import { runTrial } from "./runTrial";
 import { advance, startRun } from "./stepper";
@@ -44,7 +43,7 @@ function boxOf(kind: CabinetKind, ...more: Edit[]): ChamberRecord {
 }
 
 function compare(record: ChamberRecord, hours: number, dt: number) {
-  const { chamber, settings } = planOf(record);
+  const { chamber, settings } = planned(record);
   const input = plainTrial(chamber, settings, hours / 24, dt);
   const run = startRun(input);
   const recorded = recorder(run.network.nodes.length);
@@ -55,7 +54,7 @@ function compare(record: ChamberRecord, hours: number, dt: number) {
 describe("the network against the general solver odex, same switching", () => {
   it.each(cabinetKinds)("%s, in a swinging room, with all that it has at work", (kind) => {
     const { recorded, worst } = compare(boxOf(kind), 24, 5);
-    expect(recorded.heating.includes(true) || recorded.cooling.includes(true)).toBe(true);
+    expect(recorded.heating.includes(true) || recorded.cooling.some(Boolean)).toBe(true);
     expect(worst).toBeLessThan(1e-5);
   });
 
@@ -119,7 +118,7 @@ describe("energy balances", () => {
     ["a drum whose food dries", boxOf("drum", edit("vessel", "evaporation", 200), edit("heater", "fuel", 3))],
   ];
   it.each(cases)("close within 1e-8: %s", (_, record) => {
-    const { chamber, settings } = planOf(record);
+    const { chamber, settings } = planned(record);
     expect(imbalance(runTrial(plainTrial(chamber, settings, 2, 5)).metrics.energy)).toBeLessThan(1e-8);
   });
 
@@ -131,7 +130,7 @@ describe("energy balances", () => {
       edit("cooler", "iceMass", 1),
       edit("heater", "power", 0),
     );
-    const { metrics } = runTrial(plainTrial(planOf(record).chamber, planOf(record).settings, 3));
+    const { metrics } = runTrial(plainTrial(planOf(record).chamber, planned(record).settings, 3));
     expect(metrics.energy.melted).toBeCloseTo(333_600, 6);
     expect(metrics.iceGoneAt).toBeGreaterThan(2 * HOUR);
     // By hand: the box lets G·(room − 0) in at most, so it cannot melt sooner than latent and sensible heat over that.
@@ -142,7 +141,7 @@ describe("energy balances", () => {
   // ṁ = P/(H·η): the fuel burned is the heat given divided by what a kilogram brings.
   it("fuel burned and heat given agree, and the fire ends with the usable fuel", () => {
     const record = boxOf("drum");
-    const { chamber, settings } = planOf(record);
+    const { chamber, settings } = planned(record);
     const { metrics } = runTrial(plainTrial(chamber, settings, 2, 1));
     expect(metrics.fuelBurned * 29e6 * 0.85).toBeCloseTo(metrics.energy.heater, 0);
     expect(metrics.fuelBurned).toBeCloseTo(7.5 * 0.9, 3);

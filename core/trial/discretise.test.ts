@@ -24,22 +24,19 @@ const single: Network = {
   links: [],
   air: 0,
   lining: 0,
-  heater: 0,
-  cold: -1,
+  heaters: [{ id: "h1", node: 0, power: 30 }],
+  coolers: [],
   vessels: [],
   shells: [],
   probes: [],
   loads: [],
-  heaterPower: 30,
-  law: { power: 0, perBody: 0, bodyAt: 0, perRoom: 0, roomAt: 0 },
-  iceMass: 0,
   fanHeat: 0,
 };
 
 describe("zero-order hold", () => {
   it("follows T = T∞ + P/G + (T0 − T∞ − P/G)·e^(−t/τ) exactly over two days", () => {
     const dt = 5;
-    const { phi, gamma, psi, omega } = discretise(stateSpace(single, false), dt);
+    const { phi, gamma, psi, omega } = discretise(stateSpace(single, 0), dt);
     const [room, power, tau] = [8, 30, 2500];
     const end = room + power / 2;
     let x = 20;

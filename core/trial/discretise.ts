@@ -2,8 +2,26 @@ import type { Network } from "../chamber";
 import { exponential } from "./matrix";
 import { memo } from "./memo";
 
-/** Order of the inputs: a constant, the room in °C, then W into heater, air and cold body, and into each vessel. */
-export const INPUT = { constant: 0, room: 1, heater: 2, air: 3, cold: 4, vessel: 5 } as const;
+/** Where each input stands: a constant, the room in °C, then W into each heater, the air, each cold body, each vessel. */
+export interface Inputs {
+  constant: 0;
+  room: 1;
+  /** The first of the heaters, of the cold bodies, and of the vessels. */
+  heater: 2;
+  air: number;
+  cold: number;
+  vessel: number;
+  count: number;
+}
+
+/** Room among the inputs: the only one that changes at every step. */
+export const ROOM = 1;
+
+export function inputsOf({ heaters, coolers, vessels }: Pick<Network, "heaters" | "coolers" | "vessels">): Inputs {
+  const air = 2 + heaters.length;
+  const vessel = air + 1 + coolers.length;
+  return { constant: 0, room: ROOM, heater: 2, air, cold: air + 1, vessel, count: vessel + vessels.length };
+}
 
 /** dx/dt = A·x + B·u for one mode of the chamber, row by row. */
 export interface StateSpace {
@@ -14,12 +32,14 @@ export interface StateSpace {
 }
 
 /**
- * State space of the network with its cooler running or not: C_i dT_i/dt = Σ G_ij (T_j − T_i) + G_i,∞ (T_∞ − T_i) + q_i.
- * @param pinned the cold body is melting ice and keeps its temperature
+ * State space of the network with some of its coolers running: C_i dT_i/dt = Σ G_ij (T_j − T_i) + G_i,∞ (T_∞ − T_i) + q_i.
+ * @param cooling which coolers run, a bit each
+ * @param pinned cold bodies that are melting ice and keep their temperature, a bit each
  */
-export function stateSpace(network: Network, cooling: boolean, pinned = false): StateSpace {
+export function stateSpace(network: Network, cooling: number, pinned = 0): StateSpace {
   const n = network.nodes.length;
-  const m = INPUT.vessel + network.vessels.length;
+  const at = inputsOf(network);
+  const m = at.count;
   const a = new Float64Array(n * n);
   const b = new Float64Array(n * m);
   const capacity = (i: number) => network.nodes[i]!.capacity;
@@ -31,28 +51,34 @@ export function stateSpace(network: Network, cooling: boolean, pinned = false): 
   }
   network.nodes.forEach((node, i) => {
     a[i * n + i]! -= node.toRoom / node.capacity;
-    b[i * m + INPUT.room]! += node.toRoom / node.capacity;
+    b[i * m + at.room]! += node.toRoom / node.capacity;
   });
-  const { heater, air, cold, law } = network;
-  if (heater >= 0) b[heater * m + INPUT.heater]! += 1 / capacity(heater);
-  b[air * m + INPUT.air]! += 1 / capacity(air);
-  if (cold >= 0) b[cold * m + INPUT.cold]! += 1 / capacity(cold);
+  const { heaters, coolers, air } = network;
+  heaters.forEach(({ node }, h) => {
+    if (node >= 0) b[node * m + at.heater + h]! += 1 / capacity(node);
+  });
+  b[air * m + at.air]! += 1 / capacity(air);
+  coolers.forEach(({ node }, c) => {
+    if (node >= 0) b[node * m + at.cold + c]! += 1 / capacity(node);
+  });
   network.shells.forEach((parts, v) =>
-    parts.forEach(({ node, share }) => (b[node * m + INPUT.vessel + v]! += share / capacity(node))),
+    parts.forEach(({ node, share }) => (b[node * m + at.vessel + v]! += share / capacity(node))),
   );
-  if (cooling && cold >= 0) {
-    const q = law.power / capacity(cold);
-    a[cold * n + cold]! -= q * law.perBody;
-    b[cold * m + INPUT.room]! -= q * law.perRoom;
-    b[cold * m + INPUT.constant]! -= q * (1 - law.perBody * law.bodyAt - law.perRoom * law.roomAt);
-  }
-  if (pinned && cold >= 0) {
-    a.fill(0, cold * n, (cold + 1) * n);
-    b.fill(0, cold * m, (cold + 1) * m);
-  }
+  coolers.forEach(({ node, law }, c) => {
+    if (node < 0) return;
+    if (cooling & (1 << c)) {
+      const q = law.power / capacity(node);
+      a[node * n + node]! -= q * law.perBody;
+      b[node * m + at.room]! -= q * law.perRoom;
+      b[node * m + at.constant]! -= q * (1 - law.perBody * law.bodyAt - law.perRoom * law.roomAt);
+    }
+    if (pinned & (1 << c)) {
+      a.fill(0, node * n, (node + 1) * n);
+      b.fill(0, node * m, (node + 1) * m);
+    }
+  });
   return { n, m, a, b };
 }
-
 /** Exact zero-order hold over a step: x⁺ = Φ·x + Γ·u and ∫x dt = Ψ·x + Ω·u. */
 export interface Hold {
   n: number;
@@ -87,7 +113,7 @@ export function discretise({ n, m, a, b }: StateSpace, dt: number): Hold {
 
 /** The hold of a network in one mode; the last ones are kept. */
 export const holdOf = memo(
-  ({ network, cooling, pinned, dt }: { network: Network; cooling: boolean; pinned: boolean; dt: number }): Hold =>
+  ({ network, cooling, pinned, dt }: { network: Network; cooling: number; pinned: number; dt: number }): Hold =>
     discretise(stateSpace(network, cooling, pinned), dt),
   24,
 );

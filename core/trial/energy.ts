@@ -1,11 +1,9 @@
 import { coolerElectricity } from "../chamber";
-import { INPUT } from "./discretise";
+import { ROOM } from "./discretise";
 import { iceContent } from "./ice";
 import type { Mode } from "./modes";
 import type { Run } from "./stepper";
 import type { RunState } from "./state";
-
-const { room: ROOM, heater: HEATER, air: AIR, cold: COLD, vessel: VESSEL } = INPUT;
 
 /** Sums of state and inputs over all steps of one mode. */
 interface Ledger {
@@ -25,20 +23,30 @@ export class EnergySums {
   private readonly start: Float64Array;
   private readonly startIce: number;
   private evaporated = 0;
-  /** s that the cooler ran, whether it cooled or not. */
-  private coolerSeconds = 0;
+  /** s that each cooler ran, whether it cooled or not. */
+  private readonly coolerSeconds: number[];
   /** Inputs in force since they last changed, and the steps since then that are not booked yet. */
   private readonly held: Float64Array;
   private inputs = -1;
   private pending = 0;
   private evaporates = 0;
-  private running = false;
+  /** What runs, and the steps since that last changed. */
+  private on = 0;
+  private ran = 0;
+  private readonly heaters: number;
 
   constructor(private readonly run: Run) {
     this.ledger = this.ledgerOf(run.state.mode);
     this.held = run.state.u.slice();
     this.start = run.state.x.slice();
-    this.startIce = iceContent(run.state, run.network);
+    this.startIce = this.ice();
+    this.heaters = run.state.heaters.length;
+    this.coolerSeconds = run.state.coolers.map(() => 0);
+  }
+
+  private ice(): number {
+    const { state, network } = this.run;
+    return state.coolers.reduce((sum, _, c) => sum + iceContent(state, network, c), 0);
   }
 
   private ledgerOf(mode: Mode): Ledger {
@@ -50,25 +58,24 @@ export class EnergySums {
     return made;
   }
 
-  add(state: RunState, room: number, cooling: boolean): void {
+  add(state: RunState, room: number): void {
     if (state.inputs !== this.inputs) {
       this.flush();
       this.inputs = state.inputs;
       this.held.set(state.u);
       if (state.mode !== this.ledger.mode) this.ledger = this.ledgerOf(state.mode);
       this.evaporates = state.evaporated.reduce((sum, w) => sum + w, 0);
-      this.running = cooling;
+    }
+    if (state.on !== this.on) {
+      this.flushRuns();
+      this.on = state.on;
     }
     const { x: sums, u: inputs } = this.ledger;
     const { x } = state;
     for (let i = 0; i < sums.length; i++) sums[i]! += x[i]!;
     inputs[ROOM]! += room;
     this.pending++;
-    if (cooling !== this.running) {
-      // A cooler that runs without cooling changes no input.
-      if (cooling) this.coolerSeconds += this.run.input.dt;
-      else this.coolerSeconds -= this.run.input.dt;
-    }
+    this.ran++;
   }
 
   /** Books the steps since the inputs last changed. */
@@ -76,24 +83,31 @@ export class EnergySums {
     const { pending, ledger, held } = this;
     for (let j = 0; j < held.length; j++) if (j !== ROOM) ledger.u[j]! += held[j]! * pending;
     ledger.steps += pending;
-    const seconds = pending * this.run.input.dt;
-    if (this.running) this.coolerSeconds += seconds;
-    this.evaporated += this.evaporates * seconds;
+    this.evaporated += this.evaporates * (pending * this.run.input.dt);
     this.pending = 0;
+  }
+
+  private flushRuns(): void {
+    const seconds = this.ran * this.run.input.dt;
+    for (let c = 0; c < this.coolerSeconds.length; c++)
+      if (this.on & (1 << (this.heaters + c))) this.coolerSeconds[c]! += seconds;
+    this.ran = 0;
   }
 
   /** Heat flows of the whole trial so far, J. */
   total(): EnergyAccount {
     this.flush();
-    const { network, input, state } = this.run;
+    this.flushRuns();
+    const { network, input, state, at } = this.run;
     const { dt, chamber } = input;
     let heater = 0;
+    let fire = 0;
     let product = 0;
     let fan = 0;
     let defrost = 0;
     let cold = 0;
     let lost = 0;
-    let bodyIntegral = 0;
+    const bodyIntegrals = network.coolers.map(() => 0);
     for (const { mode, x, u, steps } of this.ledgers.values()) {
       const { n, m, psi, omega } = mode.hold;
       const integral = (i: number) => {
@@ -104,62 +118,83 @@ export class EnergySums {
       };
       const seconds = steps * dt;
       const room = u[ROOM]! * dt;
-      heater += u[HEATER]! * dt;
-      fan += u[AIR]! * dt;
-      defrost += u[COLD]! * dt;
-      for (let v = 0; v < network.vessels.length; v++) product += u[VESSEL + v]! * dt;
+      chamber.heaters.forEach(({ kind }, h) => {
+        const joules = u[at.heater + h]! * dt;
+        heater += joules;
+        if (kind === "charcoal") fire += joules;
+      });
+      fan += u[at.air]! * dt;
+      for (let c = 0; c < network.coolers.length; c++) defrost += u[at.cold + c]! * dt;
+      for (let v = 0; v < network.vessels.length; v++) product += u[at.vessel + v]! * dt;
       mode.network.nodes.forEach((node, i) => {
         if (node.toRoom > 0) lost += node.toRoom * (integral(i) - room);
       });
-      if (mode.cooling) {
-        const { power, perBody, bodyAt, perRoom, roomAt } = network.law;
-        const body = integral(network.cold);
-        bodyIntegral += body;
+      network.coolers.forEach(({ node, law }, c) => {
+        if (!(mode.cooling & (1 << c))) return;
+        const { power, perBody, bodyAt, perRoom, roomAt } = law;
+        const body = integral(node);
+        bodyIntegrals[c]! += body;
         cold += power * (seconds * (1 - perBody * bodyAt - perRoom * roomAt) + perBody * body + perRoom * room);
-      }
+      });
     }
+    const isIce = (i: number) => network.coolers.some((c) => c.node === i && c.iceMass > 0);
     const stored = network.nodes.reduce(
-      (sum, node, i) =>
-        sum + (i === network.cold && network.iceMass > 0 ? 0 : node.capacity * (state.x[i]! - this.start[i]!)),
-      iceContent(state, network) - this.startIce,
+      (sum, node, i) => sum + (isIce(i) ? 0 : node.capacity * (state.x[i]! - this.start[i]!)),
+      this.ice() - this.startIce,
     );
+    const ofIce = (of: "melted" | "brought") =>
+      state.coolers.reduce((sum, c, i) => sum + (network.coolers[i]!.iceMass > 0 ? c[of] : 0), 0);
     return {
       heater,
+      fire,
       product: product + this.evaporated,
       evaporated: this.evaporated,
       fan,
       defrost,
-      brought: state.devices.brought,
+      brought: ofIce("brought"),
       cold,
       lost,
       stored,
-      cooler: coolerElectricity(chamber.cooler, this.coolerSeconds, bodyIntegral),
-      melted: network.iceMass > 0 ? state.devices.melted : 0,
+      cooler: chamber.coolers.reduce(
+        (sum, c, i) => sum + coolerElectricity(c, this.coolerSeconds[i]!, bodyIntegrals[i]!),
+        0,
+      ),
+      melted: ofIce("melted"),
     };
   }
 }
 
 /**
- * Heat of a whole trial, J. heater + product − evaporated + fan + defrost + brought − cold − lost = stored.
+ * Heat of a trial or a part of it, J. heater + product − evaporated + fan + defrost + brought − cold − lost = stored.
  */
 export interface EnergyAccount {
+  /** All heaters, fires among them. */
   heater: number;
+  /** The fires alone: no electricity. */
+  fire: number;
   /** The product's own heat. */
   product: number;
   evaporated: number;
+  /** Fans and lights. */
   fan: number;
   defrost: number;
   /** With fresh ice, against what it took the place of. */
   brought: number;
-  /** Taken by the cooler. */
+  /** Taken by the coolers. */
   cold: number;
   lost: number;
   stored: number;
-  /** Electricity of the cooler (coolerLaw.ts). */
+  /** Electricity of the coolers (coolerLaw.ts). */
   cooler: number;
   /** Taken in melting by the ice that is in now. */
   melted: number;
 }
+
+/** What lies between two accounts of one trial. */
+export const energyBetween = (before: EnergyAccount, after: EnergyAccount): EnergyAccount =>
+  Object.fromEntries(
+    (Object.keys(after) as (keyof EnergyAccount)[]).map((name) => [name, after[name] - before[name]]),
+  ) as unknown as EnergyAccount;
 
 /** What the account is off by, as a share of all its flows; flows under ten kilojoules count as ten. */
 export function imbalance(e: EnergyAccount): number {

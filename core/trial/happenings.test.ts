@@ -1,19 +1,19 @@
 import fc from "fast-check";
-import { addProbe } from "../chamber";
+import { addProbe, readProbe, splitController } from "../chamber";
 import { applyEdits, cabinetKinds, unitKinds, type ChamberRecord, type Edit, type Happening } from "../model";
 import { celsius, kelvins } from "../quantity";
-import { heaterOf, heldAt, meeting, recordWith, settingsOf, steadyRoom } from "../testing/build";
+import { heaterOf, heldAt, meeting, plainTrial, planned, recordWith, settingsOf, steadyRoom } from "../testing/build";
 import { imbalance } from "./energy";
-import { plainTrial } from "./input";
 import { planOf } from "./plan";
 import { runKept, runTrial, stretchOf } from "./runTrial";
 import { advance, startRun } from "./stepper";
 import type { RunState } from "./state";
+import { trialWith } from "./input";
 
 const HOUR = 3600;
 const edit = (section: string, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
-const trialOf = (record: ChamberRecord, days = 4) => {
-  const { chamber, settings } = planOf(record);
+const trialAt = (record: ChamberRecord, days = 4) => {
+  const { chamber, settings } = planned(record);
   return runTrial(plainTrial(chamber, settings, days));
 };
 const held = [...heldAt(20), edit("stage", "low", celsius(19)), edit("stage", "high", celsius(21))];
@@ -22,6 +22,19 @@ const summer = (...edits: Edit[]) => recordWith(...steadyRoom(32), ...held, ...e
 
 const moment = fc.integer({ min: 0, max: 44 }).map((h) => h * HOUR);
 const span = fc.constantFrom(0, 300, HOUR, 6 * HOUR);
+/** What each happens to: the first of its kind. */
+const whichOf: Record<string, string> = {
+  setpoint: "u1",
+  relayStuck: "u1",
+  probeOut: "p1",
+  probeFault: "p1",
+  probeDrift: "p1",
+  heaterStaysOff: "h1",
+  heaterCutOut: "h1",
+  fuelOut: "h1",
+  coldFails: "c1",
+  iceForgotten: "c1",
+};
 const happenings = fc.array(
   fc.oneof(
     ...(
@@ -98,21 +111,21 @@ describe("under any happening", () => {
             edit("cooler", "defrostEvery", c.defrost ? 4 * HOUR : 0),
             ...(c.ice ? [edit("cooler", "kind", "ice"), edit("cooler", "iceEvery", 12 * HOUR)] : []),
           ),
-          ...(list as Happening[]),
+          ...(list.map((h) => ({ ...h, which: whichOf[h.kind] })) as Happening[]),
         );
-        const { chamber, settings } = planOf(record);
+        const { chamber, settings } = planned(record);
         const input = plainTrial(chamber, settings, 2, 10);
         const run = startRun(input);
         const last = { was: false, stopped: 0 };
-        const delay = chamber.unit.delayHigh > 0 ? settings.compressorDelay : 0;
+        const delay = chamber.controllers[0]!.unit.delayHigh > 0 ? settings.compressorDelay : 0;
         let powered = true;
         const cuts = chamber.happenings.filter((h) => h.kind === "powerCut");
         advance(run, run.steps, {
-          sample({ machines, step, x }: RunState) {
+          sample({ controls, step, x }: RunState) {
             if (!x.every(Number.isFinite)) throw new Error(`not finite at step ${step}`);
-            for (const m of machines)
-              if (m.heating && (m.compressor || m.callsForCold)) throw new Error(`heat and cold at step ${step}`);
-            const cold = machines.at(-1)!.compressor;
+            for (const c of controls)
+              if (c.callForHeat && (c.coldOutlet || c.callForCold)) throw new Error(`heat and cold at step ${step}`);
+            const cold = controls.at(-1)!.coldOutlet;
             const now = step * input.dt;
             const cut = cuts.some((h) => h.at <= now && (h.lasting === 0 || now < h.at + h.lasting));
             if (cut) last.stopped = now;
@@ -134,7 +147,7 @@ describe("hours of grace", () => {
   // By hand: one heat capacity with a loss, T = T∞ + (T0 − T∞)·e^(−t/τ); the box settles to it after the fast nodes.
   it("a power cut in winter leaves about what the exponential decay of the whole box says", () => {
     const record = meeting(winter(), { kind: "powerCut", at: 48 * HOUR, lasting: 0 });
-    const [grace] = trialOf(record).metrics.grace;
+    const [grace] = trialAt(record).metrics.grace;
     expect(grace!.seconds).toBeGreaterThan(0);
     const capacity = 98_000 + 15_000 * 0.5;
     const most = (capacity / 1.75) * Math.log((19.9 - 5) / (19 - 5));
@@ -144,16 +157,16 @@ describe("hours of grace", () => {
   });
   it("says so where the product holds to the end, and where it was outside already", () => {
     const calm = meeting(recordWith(...steadyRoom(20), ...held), { kind: "powerCut", at: 24 * HOUR, lasting: 0 });
-    expect(trialOf(calm).metrics.grace[0]!.seconds).toBe(Infinity);
+    expect(trialAt(calm).metrics.grace[0]!.seconds).toBe(Infinity);
     const early = meeting(recordWith(...steadyRoom(20), ...heldAt(5)), { kind: "door", at: 60, lasting: 600 });
-    expect(trialOf(early).metrics.grace[0]!.seconds).toBeNull();
+    expect(trialAt(early).metrics.grace[0]!.seconds).toBeNull();
   });
 });
 
 describe("each happening does what it says", () => {
   const at = 36 * HOUR;
   const after = (record: ChamberRecord, days = 4) => {
-    const { trace } = trialOf(record, days);
+    const { trace } = trialAt(record, days);
     const bin = Math.floor(at / trace.width) + 1;
     const rest = (line: Float32Array) => Array.from(line.slice(bin));
     return {
@@ -239,15 +252,15 @@ describe("each happening does what it says", () => {
   ])("%s", (_, record, holds) => expect(holds(after(record))).toBe(true));
 
   it("a timer stops a long run; a thermostat in series keeps the body at its own limit", () => {
-    expect(trialOf(winter(edit("heater", "timer", 1800))).metrics.usualHeat!.run).toBeLessThanOrEqual(1805);
-    const cut = trialOf(winter(edit("heater", "ownThermostat", true), edit("heater", "ownThermostatAt", celsius(30))));
+    expect(trialAt(winter(edit("heater", "timer", 1800))).metrics.usualHeat!.run).toBeLessThanOrEqual(1805);
+    const cut = trialAt(winter(edit("heater", "ownThermostat", true), edit("heater", "ownThermostatAt", celsius(30))));
     const body = cut.trace.layers.find((l) => l.kind === "heater")!;
     expect(Math.max(...body.high)).toBeLessThan(31);
   });
 
   it("a fridge with electronic controls stays off after its first cut", () => {
-    const { metrics } = trialOf(summer(edit("cooler", "staysOff", true)));
-    expect(metrics.compressorStarts).toBe(1);
+    const { metrics } = trialAt(summer(edit("cooler", "staysOff", true)));
+    expect(metrics.coldStarts).toBe(1);
     expect(metrics.whole.product.high).toBeGreaterThan(25);
   });
 });
@@ -259,7 +272,7 @@ describe("a stretch looked at again", () => {
       at: 30 * HOUR,
       lasting: 1200,
     });
-    const { chamber, settings } = planOf(record);
+    const { chamber, settings } = planned(record);
     const kept = runKept(plainTrial(chamber, settings, 4), 4 * 24);
     const again = stretchOf(kept, 28 * HOUR, 36 * HOUR, 8);
     for (let i = 0; i < 8; i++) {
@@ -272,33 +285,27 @@ describe("a stretch looked at again", () => {
 });
 
 describe("two opposed units", () => {
+  const split = (record: ChamberRecord) => splitController("u1")(record);
   it("run heat and cold at once where their numbers overlap, and not where they do not", () => {
-    const run = (coldSetpoint: number) => {
-      const record = recordWith(...steadyRoom(20), ...held, heaterOf(120), edit("unit", "kind", "pair"));
-      const settings = { ...settingsOf(20, 0.5, 0.5), coldSetpoint: celsius(coldSetpoint) };
-      const { heat, cold } = runTrial(plainTrial(planOf(record).chamber, settings, 2));
+    const run = (cold: number) => {
+      const { chamber } = planOf(split(recordWith(...steadyRoom(20), ...held, heaterOf(120))));
+      const settings = [[settingsOf(20, 0.5, 0.5), settingsOf(cold, 0.5, 0.5)]];
+      const { heat, cold: colds } = runTrial(trialWith(chamber, settings, 2));
       const on = (times: number[], t: number) => times.filter((s) => s <= t).length % 2 === 1;
-      return Array.from({ length: 2000 }, (_, i) => i * 86).some((t) => on(heat, t) && on(cold, t));
+      return Array.from({ length: 2000 }, (_, i) => i * 86).some((t) => on(heat, t) && on(colds, t));
     };
     expect(run(18)).toBe(true);
     expect(run(21)).toBe(false);
   });
 
   it("the one for cold can read a probe of its own: it knows what the first does not feel", () => {
-    const own = (ownProbe: boolean) => {
-      const record = addProbe(
-        recordWith(
-          ...steadyRoom(26),
-          ...held,
-          edit("probe", "place", "waterBottle"),
-          edit("unit", "kind", "pair"),
-          edit("unit", "ownProbe", ownProbe),
-        ),
-      );
-      const { chamber } = planOf(applyEdits(record, [{ section: "probe", field: "place", index: 1, value: "air" }]));
-      const settings = { ...settingsOf(18, 0.5, 0.5), coldSetpoint: celsius(20) };
-      return runTrial(plainTrial(chamber, settings, 3)).metrics.compressorStartsPerDay;
+    const own = (probe: string) => {
+      const record = addProbe(split(recordWith(...steadyRoom(26), ...held, edit("probe", "place", "waterBottle"))));
+      const moved = applyEdits(record, [{ section: "probe", field: "place", id: "p2", value: "air" }]);
+      const { chamber } = planOf(readProbe("u2", probe)(moved));
+      const settings = [[settingsOf(18, 0.5, 0.5), settingsOf(20, 0.5, 0.5)]];
+      return runTrial(trialWith(chamber, settings, 3)).metrics.coldStartsPerDay;
     };
-    expect(own(true)).toBeGreaterThan(2 * own(false));
+    expect(own("p2")).toBeGreaterThan(2 * own("p1"));
   });
 });

@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import type { ChamberRecord } from "../model";
+import { chamberRecord, lifted, RECORD_VERSION, type RawRecord } from "../model";
 import { hashOf } from "../testing/hash";
-import { plainTrial } from "./input";
+import { trialOf } from "./input";
 import { planOf } from "./plan";
 import { runTrial } from "./runTrial";
 
@@ -11,14 +11,29 @@ interface Kept {
   days: number;
   dt: number;
   hash: string;
-  record: ChamberRecord;
+  /** As it was stored then, version 2. */
+  record: RawRecord;
 }
 const kept = JSON.parse(readFileSync(join(__dirname, "../testing/data/trials-2.json"), "utf8")) as Kept[];
 
 /** A scaffold while lists are made real: trials of every box, unit and happening as they were, to the last bit. */
-describe("trials as they were before lists were real", () => {
+describe("records of version 2 open with the trial that they had, to the last bit", () => {
   it.each(kept.map((k) => [k.name, k] as const))("%s", (_, { record, days, dt, hash }) => {
-    const { chamber, settings } = planOf(record);
-    expect(hashOf(runTrial(plainTrial(chamber, settings, days, dt)))).toBe(hash);
+    const opened = chamberRecord.parse(lifted(record, 2, RECORD_VERSION));
+    expect(hashOf(runTrial(trialOf(planOf(opened), days, dt)))).toBe(hash);
+  });
+});
+
+describe("records of version 1", () => {
+  const old = kept.filter(
+    ({ record }) =>
+      (record.happenings as unknown[]).length === 0 &&
+      record.roomSeries === null &&
+      Object.keys(record.thermal as object).length === 0,
+  );
+  it.each(old.slice(0, 40).map((k) => [k.name, k] as const))("%s", (_, { record, days, dt, hash }) => {
+    const { roomSeries: _r, thermal: _t, happenings: _h, ...one } = record;
+    const opened = chamberRecord.parse(lifted({ ...one, schemaVersion: 1 }, 1, RECORD_VERSION));
+    expect(hashOf(runTrial(trialOf(planOf(opened), days, dt)))).toBe(hash);
   });
 });

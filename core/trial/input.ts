@@ -1,17 +1,13 @@
-import type { CabinetKind, Chamber, Settings, Unit } from "../model";
-
-/** A unit with its settings and the probe that it reads. */
-export interface Controller {
-  unit: Unit;
-  settings: Settings;
-  probe: number;
-}
+import { startHourOf } from "../program";
+import type { CabinetKind, Chamber, Settings } from "../model";
+import type { Plan } from "./plan";
 
 /** What a trial runs on. Plain data; the same input gives the same trial. */
 export interface TrialInput {
-  /** With the happenings that it meets. */
+  /** With its controllers, its program, and the happenings that it meets. */
   chamber: Chamber;
-  controllers: Controller[];
+  /** What is keyed in: for each stage, for each controller, in their order. */
+  settings: Settings[][];
   days: number;
   /** Step, s. */
   dt: number;
@@ -19,8 +15,6 @@ export interface TrialInput {
   startHour: number;
 }
 
-/** Evening, when the wort is in and the door is shut (our choice). */
-export const START_HOUR = 18;
 /** Default step, s: short against every lag that decides a switching. */
 export const STEP = 5;
 /** Pots, kettles and smokers answer sooner, s. */
@@ -34,11 +28,20 @@ export const isQuick = (kind: CabinetKind): boolean => quickKinds.includes(kind)
 export const stepFor = (chamber: Chamber, days: number): number =>
   isQuick(chamber.cabinet.kind) ? (days > 3 ? 2 : QUICK_STEP) : STEP;
 
-/** A trial of the chamber's own unit. */
-export const plainTrial = (chamber: Chamber, settings: Settings, days: number, dt?: number): TrialInput => ({
+/** A trial of a chamber with settings for each stage and controller. */
+export const trialWith = (chamber: Chamber, settings: Settings[][], days: number, dt?: number): TrialInput => ({
   chamber,
-  controllers: [{ unit: chamber.unit, settings, probe: 0 }],
+  settings,
   days,
   dt: dt ?? stepFor(chamber, days),
-  startHour: START_HOUR,
+  startHour: startHourOf(chamber.program),
 });
+
+/** A trial of a plan. */
+export const trialOf = (plan: Plan, days: number, dt?: number): TrialInput =>
+  trialWith(
+    plan.chamber,
+    plan.stages.map((s) => s.controls.map((c) => c.settings)),
+    days,
+    dt,
+  );

@@ -1,13 +1,16 @@
 import type { Metrics } from "./metrics";
-import { judgedNode } from "../chamber";
+import { AIR } from "../chamber";
 import { NO_READING } from "../controller";
-import { advance, displayScale, type Run, type Watcher } from "./stepper";
+import { advance, displayOf, type Run, type Watcher } from "./stepper";
+import { servingController } from "./tally";
 import { copyState, type RunState } from "./state";
 
 /** A short stretch of a trial at full detail. Times in s from the start of the trial, temperatures in °C. */
 export interface Inset {
   from: number;
   to: number;
+  /** What `product` is: a vessel, or "air". */
+  judged: string;
   time: Float32Array;
   product: Float32Array;
   probe: Float32Array;
@@ -38,8 +41,9 @@ export function worstMoment(metrics: Metrics, band: { low: number; high: number 
 /**
  * Runs a stretch of three hours around a moment again, exactly, from the nearest saved moment before it.
  * @param finished the run that the moments were saved from; its state is left alone
+ * @param judged what it is looked at for
  */
-export function insetAround(finished: Run, checkpoints: readonly RunState[], moment: number): Inset {
+export function insetAround(finished: Run, checkpoints: readonly RunState[], moment: number, judged: string): Inset {
   const { input } = finished;
   const { dt } = input;
   const end = finished.steps * dt;
@@ -55,6 +59,7 @@ export function insetAround(finished: Run, checkpoints: readonly RunState[], mom
   const inset: Inset = {
     from,
     to,
+    judged,
     time: line(),
     product: line(),
     probe: line(),
@@ -64,12 +69,15 @@ export function insetAround(finished: Run, checkpoints: readonly RunState[], mom
     cold: new Uint8Array(count),
   };
   const { network } = run;
-  const vessel = judgedNode(network, input.chamber.stages[0]!);
-  const probe = network.probes[input.controllers[0]!.probe]!;
+  const { chamber } = input;
+  const vessel = judged === AIR ? network.air : network.vessels[chamber.vessels.findIndex((v) => v.id === judged)]!;
+  const controller = servingController(chamber, { id: judged });
+  const { unit, probes } = chamber.controllers[controller]!;
+  const probe = network.probes[chamber.probes.findIndex((p) => p.id === probes[0])]!;
   const { air } = network;
-  const { slope, zero } = displayScale(run);
+  const { slope, zero } = displayOf(unit);
   const watcher: Watcher = {
-    sample({ step, x }, shown, _room, heating, cooling) {
+    sample({ step, x, shown: displays, heating, cooling }) {
       const offset = step - firstStep;
       if (offset < 0 || offset % every !== 0) return;
       const i = offset / every;
@@ -78,6 +86,7 @@ export function insetAround(finished: Run, checkpoints: readonly RunState[], mom
       inset.product[i] = x[vessel]!;
       inset.probe[i] = x[probe]!;
       inset.air[i] = x[air]!;
+      const shown = displays[controller]!;
       inset.reading[i] = shown === NO_READING ? NaN : shown * slope + zero;
       inset.heat[i] = heating ? 1 : 0;
       inset.cold[i] = cooling ? 1 : 0;

@@ -1,54 +1,100 @@
+import { AIR } from "../chamber";
 import type { Happening, HappeningKind } from "../model";
-import type { EnergyAccount } from "./energy";
+import { energyBetween, type EnergyAccount } from "./energy";
 import { busiest, reversals, spansOf } from "./events";
-import type { Observer, Range } from "./observer";
-import { displayScale, type Run } from "./stepper";
-import type { Trace } from "./trace";
+import { displayOf, type Run } from "./stepper";
+import type { JudgedTally, Range, StageTally, TrialTally } from "./tally";
 
-export interface Span {
+/** Lowest and highest, °C, and when, s. */
+export interface Extremes {
   low: number;
   high: number;
   lowAt: number;
   highAt: number;
 }
 
-/** What a trial amounts to. Temperatures in °C, times in s from the start; spans are null where nothing was seen. */
+/** Usual run and rest of a device, s. */
+export interface Cycle {
+  run: number;
+  rest: number | null;
+}
+
+/** What one device did. */
+export interface DeviceMetrics {
+  id: string;
+  starts: number;
+  /** Share of the time on. */
+  duty: number;
+  /** Most starts in any hour, and when. */
+  busiestHour: { starts: number; from: number };
+  shortestRest: number | null;
+  longestRun: number | null;
+}
+
+/** What one controller's alarms and probe did: s that they sounded, and K that it ran on after each device. */
+export interface ControlMetrics {
+  id: string;
+  lowAlarm: number;
+  highAlarm: number;
+  lowSettled: number;
+  highSettled: number;
+  runOn: { heat: number; cold: number };
+}
+
+/**
+ * What a stage, or the whole program, amounts to for one thing that a band is for. Temperatures in °C, times in s from
+ * the start of the trial, spans of time in s; ranges are null where nothing was seen.
+ */
 export interface Metrics {
+  /** The stage; null for the whole program. */
+  stage: string | null;
+  /** What is judged: a vessel, or "air". */
+  judged: string;
+  from: number;
   seconds: number;
-  /** Seconds to the product's first moment in its band; null if it never gets there. */
+  /** Seconds from the beginning to its first moment in its band; null if it never gets there. */
   timeToBand: number | null;
-  /** Share of the time since then that the product was in its band. */
+  /** Share of the time since then that it was in its band. */
   inBand: number;
   /** From arrival on, with what follows the arrival itself. */
-  arrived: { product: Span; probe: Span; air: Span } | null;
+  arrived: { product: Extremes; probe: Extremes; air: Extremes } | null;
   /** Of the first hours after arrival: the judged temperature alone. */
-  arriving: Span | null;
-  /** From twelve hours after arrival on: the steady swing. */
-  settled: { product: Span; probe: Span; air: Span; reading: Span; productMean: number } | null;
-  whole: { product: Span; air: Span; reading: Span };
-  /** Share of the whole time on. */
+  arriving: Extremes | null;
+  /** From twelve hours after arrival on: the steady swing. Of a program of several stages there is none. */
+  settled: {
+    product: Extremes;
+    probe: Extremes;
+    air: Extremes;
+    reading: Extremes;
+    productMean: number;
+  } | null;
+  whole: { product: Extremes; air: Extremes; reading: Extremes };
+  /** Share of the whole time that any heater, any cooler was on. */
   heatDuty: number;
   coldDuty: number;
   /** Share of the last day on: long after the arrival. */
   heatDutyLastDay: number;
   coldDutyLastDay: number;
   heatStarts: number;
-  compressorStarts: number;
-  compressorStartsPerDay: number;
-  /** Most compressor starts in any hour, and when. */
+  coldStarts: number;
+  coldStartsPerDay: number;
+  /** Of the cooler that starts most often, rests shortest, runs longest. */
   busiestHour: { starts: number; from: number };
   shortestRest: number | null;
   longestRun: number | null;
-  /** Longest and usual run of the compressor after arrival, and usual rest; null where it never ran. */
-  usualCold: { run: number; rest: number | null } | null;
-  usualHeat: { run: number; rest: number | null } | null;
+  /** Usual run and rest after arrival; null where it never ran. */
+  usualCold: Cycle | null;
+  usualHeat: Cycle | null;
   /** Moments at which heat and cold answered each other within 90 minutes, and how many a day. */
   reversals: { count: number; perDay: number; worstFrom: number | null };
-  /** How far the probe ran on after each device had stopped, K. */
+  /** How far the probe of what holds it ran on after each device had stopped, K. */
   runOn: { heat: number; cold: number };
+  /** s that any alarm sounded. */
   alarm: { low: number; high: number; lowSettled: number; highSettled: number };
+  controls: ControlMetrics[];
+  devices: DeviceMetrics[];
   energy: EnergyAccount;
-  /** When the fuel was used up, and the first ice, s; null where that does not happen. */
+  /** When a fire's fuel was used up, and the first ice, s; null where that does not happen. */
   fuelOutAt: number | null;
   iceGoneAt: number | null;
   /** kg burned. */
@@ -62,7 +108,7 @@ export interface Grace {
   id: string;
   kind: HappeningKind;
   at: number;
-  /** Null: the product was outside already. Infinity: it holds to the end of the trial. */
+  /** Null: the product was outside already. Infinity: it holds to the end of the stage. */
   seconds: number | null;
   /** The product left by the cold end of its band. */
   cold: boolean;
@@ -74,9 +120,7 @@ const harmless: readonly HappeningKind[] = ["setpoint"];
 /** How long after each happening the product stays in its band. */
 export function gracesOf(
   happenings: readonly Happening[],
-  crossings: readonly number[],
-  trace: Trace,
-  band: { low: number; high: number },
+  { crossings, byCold }: Pick<JudgedTally, "crossings" | "byCold">,
 ): Grace[] {
   return happenings
     .filter((h) => !harmless.includes(h.kind))
@@ -86,12 +130,11 @@ export function gracesOf(
       const leaves = crossings[crossed];
       if (!inside) return { id, kind, at, seconds: null, cold: false };
       if (leaves === undefined) return { id, kind, at, seconds: Infinity, cold: false };
-      const bin = Math.min(trace.bins - 1, Math.floor(leaves / trace.width));
-      return { id, kind, at, seconds: leaves - at, cold: trace.low.product[bin]! < (band.low + band.high) / 2 };
+      return { id, kind, at, seconds: leaves - at, cold: byCold[crossed]! };
     });
 }
 
-const span = (r: Range): Span => ({ low: r.low, high: r.high, lowAt: r.lowAt, highAt: r.highAt });
+const extremes = (r: Range): Extremes => ({ low: r.low, high: r.high, lowAt: r.lowAt, highAt: r.highAt });
 
 function median(values: number[]): number | null {
   if (values.length === 0) return null;
@@ -99,7 +142,23 @@ function median(values: number[]): number | null {
   return sorted[Math.floor(sorted.length / 2)]!;
 }
 
-function usual(times: number[], from: number, end: number): { run: number; rest: number | null } | null {
+/** Start and stop times within a stretch; a run that goes on into it counts from its beginning. */
+export function timesWithin(times: readonly number[], from: number, to: number): number[] {
+  const found: number[] = [];
+  for (let i = 0; i < times.length; i += 2) {
+    const start = times[i]!;
+    const stop = times[i + 1] ?? Infinity;
+    if (stop <= from || start >= to) continue;
+    found.push(Math.max(start, from));
+    if (stop < to) found.push(stop);
+  }
+  return found;
+}
+
+const startsWithin = (times: readonly number[], from: number, to: number): number =>
+  times.filter((t, i) => i % 2 === 0 && t >= from && t < to).length;
+
+function usual(times: readonly number[], from: number, end: number): Cycle | null {
   const first = times.findIndex((t, i) => i % 2 === 0 && t >= from);
   if (first < 0) return null;
   const { runs, rests } = spansOf(times.slice(first), end);
@@ -110,79 +169,221 @@ function usual(times: number[], from: number, end: number): { run: number; rest:
 
 const DAY = 86_400;
 
-function dutySince(times: number[], from: number, end: number): number {
+function dutySince(times: readonly number[], from: number, end: number): number {
   let on = 0;
-  for (let i = 0; i < times.length; i += 2) on += Math.max(0, (times[i + 1] ?? end) - Math.max(times[i]!, from));
+  for (let i = 0; i < times.length; i += 2)
+    on += Math.max(0, Math.min(times[i + 1] ?? end, end) - Math.max(times[i]!, from));
   return on / Math.max(1, end - from);
 }
 
-/** Works out the metrics of a finished trial. */
-export function metricsOf(run: Run, seen: Observer): Metrics {
-  const { dt } = run.input;
-  const seconds = run.steps * dt;
+function deviceMetrics(id: string, times: readonly number[], from: number, to: number): DeviceMetrics {
+  const own = timesWithin(times, from, to);
+  const { runs, rests } = spansOf(own, to);
+  return {
+    id,
+    starts: startsWithin(times, from, to),
+    duty: dutySince(own, from, to),
+    busiestHour: busiest(own, 3600),
+    shortestRest: rests.length ? Math.min(...rests) : null,
+    longestRun: runs.length ? Math.max(...runs) : null,
+  };
+}
+
+/**
+ * Works out the metrics of a finished trial for one thing that a band is for, over the stages in which it is.
+ * @param after heat flows at the end of the last of the stages
+ */
+function metricsFor(
+  run: Run,
+  seen: TrialTally,
+  parts: readonly { stage: StageTally; judged: JudgedTally }[],
+  after: EnergyAccount,
+  whole: boolean,
+): Metrics {
+  const { input } = run;
+  const { dt, chamber } = input;
+  const first = parts[0]!;
+  const from = first.stage.from * dt;
+  const to = parts.at(-1)!.stage.to * dt;
+  const seconds = to - from;
   const days = seconds / DAY;
-  const heat = seen.heat.times;
-  const cold = seen.cold.times;
-  const turns = reversals(heat, cold);
+  const heat = timesWithin(seen.heat.times, from, to);
+  const cold = timesWithin(seen.cold.times, from, to);
+  const turns = reversals(seen.heat.times, seen.cold.times).filter((t) => t >= from && t < to);
   const chase = busiest(
     turns.flatMap((t) => [t, t]),
     3 * 3600,
   );
-  const { onTheWay, arriving, settled } = seen;
-  const arrived = seen.arrivedAt < Infinity;
-  const stepsArrived = arriving.steps + settled.steps;
-  const coldSpans = spansOf(cold, seconds);
-  const lastDay = Math.max(0, seconds - DAY);
-  const { slope, zero } = displayScale(run);
-  const display = (r: Range): Span => ({ ...span(r), low: r.low * slope + zero, high: r.high * slope + zero });
-  const together = (of: "product" | "probe" | "air" | "shown") => arriving[of].with(settled[of]);
+  const tallies = parts.map((p) => p.judged);
+  const join = (phases: ("onTheWay" | "arriving" | "settled")[], of: "product" | "probe" | "air" | "shown") =>
+    tallies.flatMap((t) => phases.map((phase) => t[phase][of])).reduce((a, b) => a.with(b));
+  const sum = (phases: ("onTheWay" | "arriving" | "settled")[], of: "steps" | "inBand" | "lowAlarm" | "highAlarm") =>
+    tallies.reduce((all, t) => all + phases.reduce((part, phase) => part + t[phase][of], 0), 0);
+  const { slope, zero } = displayOf(chamber.controllers[first.judged.controller]!.unit);
+  const display = (r: Range): Extremes => ({ ...extremes(r), low: r.low * slope + zero, high: r.high * slope + zero });
+  const arrival = tallies.find((t) => t.arrivedAt < Infinity);
+  // Of a program the way to a later band is time outside of it; of a stage, the way to its own is not counted.
+  const since = tallies.slice(arrival ? tallies.indexOf(arrival) : tallies.length);
+  const ways = since.slice(1).reduce((all, t) => all + t.onTheWay.steps, 0);
+  const stepsArrived = sum(["arriving", "settled"], "steps") + ways;
+  const { settled } = first.judged;
+  const lastDay = Math.max(from, to - DAY);
+  const devices = [...chamber.heaters, ...chamber.coolers].map(({ id }, d) =>
+    deviceMetrics(id, seen.devices[d]!.times, from, to),
+  );
+  const coolers = devices.slice(chamber.heaters.length);
+  const most = (of: (d: DeviceMetrics) => number | null, better: (a: number, b: number) => number): number | null =>
+    coolers.map(of).reduce((a, b) => (a === null ? b : b === null ? a : better(a, b)), null);
+  const busiestHour = coolers
+    .map((d) => d.busiestHour)
+    .reduce((a, b) => (b.starts > a.starts ? b : a), { starts: 0, from: 0 });
+  const controls = chamber.controllers.map(({ id }, c): ControlMetrics => {
+    const own = parts.map((p) => p.stage.controls[c]!);
+    const steps = (of: "low" | "high" | "lowSettled" | "highSettled") =>
+      own.reduce((all, tally) => all + tally[of], 0) * dt;
+    return {
+      id,
+      lowAlarm: steps("low"),
+      highAlarm: steps("high"),
+      lowSettled: steps("lowSettled"),
+      highSettled: steps("highSettled"),
+      runOn: {
+        heat: Math.max(...own.map((tally) => tally.runOn.heat)),
+        cold: Math.max(...own.map((tally) => tally.runOn.cold)),
+      },
+    };
+  });
+  const arrived = arrival !== undefined;
+  const within = ({ at }: Happening, stage: StageTally) =>
+    (at >= stage.from * dt || stage === parts[0]!.stage) && (at < stage.to * dt || stage === parts.at(-1)!.stage);
   return {
+    stage: whole ? null : chamber.stages[first.stage.stage]!.id,
+    judged: first.judged.judged.id,
+    from,
     seconds,
-    timeToBand: arrived ? seen.arrivedAt : null,
-    inBand: stepsArrived > 0 ? (arriving.inBand + settled.inBand) / stepsArrived : 0,
+    timeToBand: arrival ? arrival.arrivedAt - from : null,
+    inBand: stepsArrived > 0 ? sum(["arriving", "settled"], "inBand") / stepsArrived : 0,
     arrived: arrived
-      ? { product: span(together("product")), probe: span(together("probe")), air: span(together("air")) }
+      ? {
+          product: extremes(join(["arriving", "settled"], "product")),
+          probe: extremes(join(["arriving", "settled"], "probe")),
+          air: extremes(join(["arriving", "settled"], "air")),
+        }
       : null,
-    arriving: arriving.steps > 0 ? span(arriving.product) : null,
+    arriving: sum(["arriving"], "steps") > 0 ? extremes(join(["arriving"], "product")) : null,
     settled:
-      settled.steps > 0
+      parts.length === 1 && settled.steps > 0
         ? {
-            product: span(settled.product),
-            probe: span(settled.probe),
-            air: span(settled.air),
+            product: extremes(settled.product),
+            probe: extremes(settled.probe),
+            air: extremes(settled.air),
             reading: display(settled.shown),
             productMean: settled.productSum / settled.steps,
           }
         : null,
     whole: {
-      product: span(onTheWay.product.with(together("product"))),
-      air: span(onTheWay.air.with(together("air"))),
-      reading: display(onTheWay.shown.with(together("shown"))),
+      product: extremes(join(["onTheWay", "arriving", "settled"], "product")),
+      air: extremes(join(["onTheWay", "arriving", "settled"], "air")),
+      reading: display(join(["onTheWay", "arriving", "settled"], "shown")),
     },
-    heatDuty: dutySince(heat, 0, seconds),
-    coldDuty: dutySince(cold, 0, seconds),
-    heatDutyLastDay: dutySince(heat, lastDay, seconds),
-    coldDutyLastDay: dutySince(cold, lastDay, seconds),
-    heatStarts: seen.heat.starts,
-    compressorStarts: seen.cold.starts,
-    compressorStartsPerDay: seen.cold.starts / days,
-    busiestHour: busiest(cold, 3600),
-    shortestRest: coldSpans.rests.length ? Math.min(...coldSpans.rests) : null,
-    longestRun: coldSpans.runs.length ? Math.max(...coldSpans.runs) : null,
-    usualCold: arrived ? usual(cold, seen.arrivedAt, seconds) : null,
-    usualHeat: arrived ? usual(heat, seen.arrivedAt, seconds) : null,
-    reversals: { count: turns.length, perDay: turns.length / days, worstFrom: turns.length ? chase.from : null },
-    runOn: { ...seen.runOn },
+    heatDuty: dutySince(heat, from, to),
+    coldDuty: dutySince(cold, from, to),
+    heatDutyLastDay: dutySince(heat, lastDay, to),
+    coldDutyLastDay: dutySince(cold, lastDay, to),
+    heatStarts: startsWithin(seen.heat.times, from, to),
+    coldStarts: startsWithin(seen.cold.times, from, to),
+    coldStartsPerDay: startsWithin(seen.cold.times, from, to) / Math.max(days, 1 / DAY),
+    busiestHour,
+    shortestRest: most((d) => d.shortestRest, Math.min),
+    longestRun: most((d) => d.longestRun, Math.max),
+    usualCold: arrived ? usual(cold, arrival.arrivedAt, to) : null,
+    usualHeat: arrived ? usual(heat, arrival.arrivedAt, to) : null,
+    reversals: {
+      count: turns.length,
+      perDay: turns.length / Math.max(days, 1 / DAY),
+      worstFrom: turns.length ? chase.from : null,
+    },
+    runOn: controls[first.judged.controller]!.runOn,
     alarm: {
-      low: (onTheWay.lowAlarm + arriving.lowAlarm + settled.lowAlarm) * dt,
-      high: (onTheWay.highAlarm + arriving.highAlarm + settled.highAlarm) * dt,
-      lowSettled: settled.lowAlarm * dt,
-      highSettled: settled.highAlarm * dt,
+      low: sum(["onTheWay", "arriving", "settled"], "lowAlarm") * dt,
+      high: sum(["onTheWay", "arriving", "settled"], "highAlarm") * dt,
+      lowSettled: sum(["settled"], "lowAlarm") * dt,
+      highSettled: sum(["settled"], "highAlarm") * dt,
     },
-    energy: seen.energy.total(),
+    controls,
+    devices,
+    energy: energyBetween(first.stage.before, after),
     fuelOutAt: seen.fuelOutAt,
     iceGoneAt: seen.iceGoneAt,
-    fuelBurned: run.input.chamber.heater.fuel - run.state.devices.fuel,
-    grace: gracesOf(run.input.chamber.happenings, seen.crossings, seen.trace, run.input.chamber.stages[0]!),
+    fuelBurned: chamber.heaters.reduce((all, h, i) => all + h.fuel - run.state.heaters[i]!.fuel, 0),
+    grace: parts.flatMap(({ stage, judged }) =>
+      gracesOf(
+        chamber.happenings.filter((h) => within(h, stage)),
+        judged,
+      ),
+    ),
   };
 }
+
+/** How a stage went. */
+export interface StageResult {
+  id: string;
+  /** s */
+  from: number;
+  to: number;
+  /** When an end of it came; it then went on until somebody was there. Null: none came within the trial. */
+  dueAt: number | null;
+  endedBy: StageTally["endedBy"];
+  /** How far each vessel's product had come as it began, 0..1; null where it has no progress. */
+  progress: (number | null)[];
+  /** One for each thing that its band is for. */
+  metrics: Metrics[];
+}
+
+/** The metrics of each stage that the trial came to, and those of the whole program for each thing that is judged. */
+export function metricsOf(run: Run, seen: TrialTally): { stages: StageResult[]; whole: Metrics[] } {
+  const { dt, chamber } = run.input;
+  const end = seen.energy.total();
+  const after = (s: number) => seen.stages[s + 1]?.before ?? end;
+  const stages = seen.stages.map((stage, s) => ({
+    id: chamber.stages[stage.stage]!.id,
+    from: stage.from * dt,
+    to: stage.to * dt,
+    dueAt: stage.dueAt,
+    endedBy: stage.endedBy,
+    progress: stage.progress,
+    metrics: stage.judged.map((judged) => metricsFor(run, seen, [{ stage, judged }], after(s), false)),
+  }));
+  const ids = [...new Set(seen.stages.flatMap((s) => s.judged.map((j) => j.judged.id)))];
+  const whole =
+    seen.stages.length === 1
+      ? stages[0]!.metrics.map((m) => ({ ...m, stage: null }))
+      : ids.map((id) => {
+          const parts = seen.stages.flatMap((stage) => {
+            const judged = stage.judged.find((j) => j.judged.id === id);
+            return judged ? [{ stage, judged }] : [];
+          });
+          return metricsFor(run, seen, parts, end, true);
+        });
+  return { stages, whole };
+}
+
+/** How far past its band a thing got after it had arrived, K; without end where it never did. */
+export function pastBand(metrics: Metrics, band: { low: number; high: number }): number {
+  const { arrived } = metrics;
+  if (!arrived) return Infinity;
+  return Math.max(0, band.low - arrived.product.low, arrived.product.high - band.high);
+}
+
+/** Of several judged things the one that fares worst: the one that binds. */
+export function bindingOf(all: readonly Metrics[], bandOf: (judged: string) => { low: number; high: number }): Metrics {
+  const past = (m: Metrics) => pastBand(m, bandOf(m.judged));
+  return all.reduce((worst, m) => {
+    const [a, b] = [past(m), past(worst)];
+    return a > b || (a === b && m.inBand < worst.inBand) ? m : worst;
+  });
+}
+
+/** What is judged, in words: the air, the product, or which vessel. */
+export const judgedName = (id: string, vessels: readonly { id: string }[]): string =>
+  id === AIR ? "air" : vessels.length > 1 ? `vessel ${vessels.findIndex((v) => v.id === id) + 1}` : "product";

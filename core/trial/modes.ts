@@ -1,32 +1,34 @@
 import { variant, type Conditions, type Network } from "../chamber";
 import type { Chamber } from "../model";
-import { holdOf, INPUT, type Hold } from "./discretise";
+import { holdOf, ROOM, type Hold } from "./discretise";
 import { padded, type Padded } from "./kernel";
 
-/** One set of matrices: the chamber under some conditions, with its cooler running or not. */
+/** One set of matrices: the chamber under some conditions, with some of its coolers running. */
 export interface Mode {
   network: Network;
-  cooling: boolean;
+  /** Which coolers cool, a bit each. */
+  cooling: number;
   hold: Hold;
   phi: Padded;
   /** Γ of the room. */
   gain: Float64Array;
-  /** Heat that flows into pinned ice over a step, J: its weights on the state and on the inputs; empty otherwise. */
-  absorb: Float64Array;
+  /** Heat that flows into each pinned ice over a step, J: its weights on the state and on the inputs; null otherwise. */
+  absorb: (Float64Array | null)[];
+  /** Whether any ice is pinned. */
+  melts: boolean;
 }
 
 const column = (hold: Hold, input: number) =>
   Float64Array.from({ length: hold.n }, (_, i) => hold.gamma[i * hold.m + input]!);
 
 /** ∫ Σ G_j (T_j − T_ice) dt over a step as weights on x and u: rows of Ψ and Ω, summed over the ice's neighbours. */
-function absorbOf(network: Network, hold: Hold): Float64Array {
+function absorbOf(network: Network, hold: Hold, ice: number): Float64Array {
   const { n, m, psi, omega } = hold;
   const weights = new Float64Array(n + m);
   const flow = (from: number, conductance: number) => {
     for (let i = 0; i < n; i++) weights[i]! += conductance * psi[from * n + i]!;
     for (let i = 0; i < m; i++) weights[n + i]! += conductance * omega[from * m + i]!;
   };
-  const ice = network.cold;
   for (const { a, b, conductance } of network.links) {
     if (a !== ice && b !== ice) continue;
     flow(a === ice ? b : a, conductance);
@@ -35,8 +37,8 @@ function absorbOf(network: Network, hold: Hold): Float64Array {
   return weights;
 }
 
-const keyOf = (c: Conditions, cooling: boolean) =>
-  `${c.open}|${c.fanStopped}|${c.probe}|${c.loadsIn}|${c.ice}|${cooling}`;
+const keyOf = (c: Conditions, cooling: number) =>
+  `${c.open}|${c.fanStopped}|${c.stirred}|${c.probes.join()}|${c.loadsIn}|${c.ice.join()}|${cooling}`;
 
 /** The modes of a run, made when they are first met. */
 export class Modes {
@@ -48,20 +50,22 @@ export class Modes {
     private readonly dt: number,
   ) {}
 
-  of(conditions: Conditions, cooling: boolean): Mode {
+  of(conditions: Conditions, cooling: number): Mode {
     const key = keyOf(conditions, cooling);
     const found = this.made.get(key);
     if (found) return found;
     const network = variant(this.network, this.chamber, conditions);
-    const pinned = network.iceMass > 0 && conditions.ice === "melting";
+    const melting = network.coolers.map(({ iceMass }, i) => iceMass > 0 && conditions.ice[i] === "melting");
+    const pinned = melting.reduce((bits, melts, i) => (melts ? bits | (1 << i) : bits), 0);
     const hold = holdOf({ network, cooling, pinned, dt: this.dt });
     const mode: Mode = {
       network,
       cooling,
       hold,
       phi: padded(hold.phi, hold.n),
-      gain: column(hold, INPUT.room),
-      absorb: pinned ? absorbOf(network, hold) : new Float64Array(0),
+      gain: column(hold, ROOM),
+      absorb: melting.map((melts, i) => (melts ? absorbOf(network, hold, network.coolers[i]!.node) : null)),
+      melts: pinned !== 0,
     };
     this.made.set(key, mode);
     return mode;

@@ -1,7 +1,6 @@
 import type { Edit } from "../model";
 import { celsius } from "../quantity";
-import { chamberWith, heaterOf, heldAt, probeAt, settingsOf, steadyRoom } from "../testing/build";
-import { plainTrial } from "./input";
+import { chamberWith, heaterOf, heldAt, plainTrial, probeAt, settingsOf, steadyRoom } from "../testing/build";
 import { marginsOf, measureRunOn, strayOf } from "./runOn";
 import { runTrial } from "./runTrial";
 
@@ -59,7 +58,7 @@ describe("stray of the product from its probe", () => {
   ];
   const stray = (...edits: Edit[]) => {
     const chamber = chamberWith(...own, ...edits);
-    return strayOf(chamber, chamber.stages[0]!);
+    return strayOf(chamber, chamber.stages[0]!.target);
   };
 
   // Acceptance range 6 of the design's reference: 1.8 to 3.2 K above still air for a bucket of 2 to 3 W/K.
@@ -72,6 +71,6 @@ describe("stray of the product from its probe", () => {
     expect(stray(probeAt("strapped"))).toBeCloseTo(stray(probeAt("air")) * 0.15, 9);
     expect(stray(probeAt("dryWell"))).toBeLessThan(stray(probeAt("strapped")));
     const still = chamberWith(...heldAt(20), probeAt("air"));
-    expect(strayOf(still, still.stages[0]!)).toBe(0);
+    expect(strayOf(still, still.stages[0]!.target)).toBe(0);
   });
 });

@@ -1,11 +1,11 @@
-import { buildNetwork, coldNeeded, hasCooler, hasHeater, type Network } from "../chamber";
+import { buildNetwork, coldNeeded, coolersOn, heatersOn, type Network } from "../chamber";
 import { meanRoom } from "../climate";
 import { outletsOf, type Margins } from "../controller";
 import type { Chamber, Stage } from "../model";
 import { placementOf } from "../probe";
-import { peakHeatOf } from "../product";
-import { kelvins, type TemperatureDifference } from "../quantity";
-import { holdOf, INPUT, type Hold } from "./discretise";
+import { peakHeatOf, peakHeatOfAll } from "../product";
+import { kelvins, type Temperature, type TemperatureDifference } from "../quantity";
+import { holdOf, inputsOf, type Hold } from "./discretise";
 import { memo } from "./memo";
 
 const DT = 10;
@@ -24,44 +24,71 @@ function step({ n, m, phi, gamma }: Hold, x: Float64Array, u: Float64Array, next
   x.set(next);
 }
 
-/**
- * How far the probe runs on within 90 minutes after the heater, and after the compressor, has brought it from the end
- * of the band to the target, in a room at its mean. The drift that the room alone would cause is taken off, so that
- * what is left is the device's own residual heat or cold. Null for a device that is absent or cannot get there.
- */
-export const measureRunOn = (chamber: Chamber, stage: Stage): RunOn =>
-  runOnOf({ network: buildNetwork(chamber), room: meanRoom(chamber.room), stage });
-
 /** How far a probe runs on after each device, K. */
 interface RunOn {
   heat: number | null;
   cold: number | null;
 }
 
-const runOnOf = memo(({ network, room, stage }: { network: Network; room: number; stage: Stage }): RunOn => {
-  const off = holdOf({ network, cooling: false, pinned: false, dt: DT });
-  const on = network.law.power > 0 ? holdOf({ network, cooling: true, pinned: false, dt: DT }) : off;
-  const probe = network.probes[0]!;
+/**
+ * How far a probe runs on within 90 minutes after the heaters, and after the coolers, have brought it from the end of
+ * the band to the target, in a room at its mean. The drift that the room alone would cause is taken off, so that what
+ * is left is the devices' own residual heat or cold. Null for devices that are absent or cannot get there.
+ * @param probe its id; the first where nothing is said
+ */
+export const measureRunOn = (chamber: Chamber, band: RunOnBand, probe?: string): RunOn =>
+  runOnOf({
+    network: buildNetwork(chamber),
+    room: meanRoom(chamber.room),
+    band: { low: band.low, high: band.high, target: band.target },
+    probe: Math.max(
+      0,
+      chamber.probes.findIndex((p) => p.id === probe),
+    ),
+  });
+
+type RunOnBand = Pick<Stage, "low" | "high" | "target">;
+interface RunOnCase {
+  network: Network;
+  room: number;
+  band: RunOnBand;
+  probe: number;
+}
+
+const runOnOf = memo(({ network, room, band, probe: index }: RunOnCase): RunOn => {
+  const at = inputsOf(network);
+  const running = network.coolers.reduce((bits, c, i) => (c.law.power > 0 ? bits | (1 << i) : bits), 0);
+  const off = holdOf({ network, cooling: 0, pinned: 0, dt: DT });
+  const on = running ? holdOf({ network, cooling: running, pinned: 0, dt: DT }) : off;
+  const probe = network.probes[index]!;
   const n = network.nodes.length;
   const next = new Float64Array(n);
+  const heat = (u: Float64Array, share: number) =>
+    network.heaters.forEach(({ power }, h) => (u[at.heater + h] = share * power));
+  const bodies = [
+    ...network.heaters.map((h) => h.node),
+    network.air,
+    ...network.coolers.map((c) => c.node),
+    network.lining,
+  ];
 
   const measure = (device: "heat" | "cold"): number | null => {
     const sign = device === "heat" ? 1 : -1;
     const u = new Float64Array(off.m);
-    u[INPUT.constant] = 1;
-    u[INPUT.room] = room;
-    const x = new Float64Array(n).fill(device === "heat" ? stage.low : stage.high);
-    u[INPUT.heater] = device === "heat" ? network.heaterPower : 0;
+    u[at.constant] = 1;
+    u[at.room] = room;
+    const x = new Float64Array(n).fill(device === "heat" ? band.low : band.high);
+    heat(u, device === "heat" ? 1 : 0);
     let seconds = 0;
-    while (sign * (x[probe]! - stage.target) < 0) {
+    while (sign * (x[probe]! - band.target) < 0) {
       if ((seconds += DT) > LONGEST_RUN) return null;
       step(device === "heat" ? off : on, x, u, next);
     }
-    u[INPUT.heater] = 0;
+    heat(u, 0);
     const stop = x[probe]!;
-    // The same moment without residual heat or cold: heater body and evaporator at the air's temperature.
+    // The same moment without residual heat or cold: heater bodies and evaporators at the air's temperature.
     const calm = x.slice();
-    for (const node of [network.heater, network.air, network.cold, network.lining]) if (node >= 0) calm[node] = stop;
+    for (const node of bodies) if (node >= 0) calm[node] = stop;
     const calmNext = new Float64Array(n);
     let furthest = 0;
     for (let t = 0; t < RUN_ON; t += DT) {
@@ -73,45 +100,58 @@ const runOnOf = memo(({ network, room, stage }: { network: Network; room: number
     return furthest;
   };
   return {
-    heat: network.heaterPower > 0 ? measure("heat") : null,
-    cold: network.law.power > 0 ? measure("cold") : null,
+    heat: network.heaters.some((h) => h.power > 0) ? measure("heat") : null,
+    cold: running ? measure("cold") : null,
   };
 });
 
+/** Whether any controller can switch heat, and cold, that is really there. */
+export function switchesOf(chamber: Chamber): { heat: boolean; cold: boolean } {
+  const any = (side: "heat" | "cold") =>
+    chamber.controllers.some(
+      (c) => outletsOf(c.unit)[side] && (side === "heat" ? heatersOn(chamber, c) : coolersOn(chamber, c)).length > 0,
+    );
+  return { heat: any("heat"), cold: any("cold") };
+}
+
 /**
- * Least differentials by the rule of chasing: heating differential ≥ undershoot after the compressor + 0.2 K, cooling
- * differential ≥ overshoot after the heater + 0.2 K. A device that is missing, or that this room and the product's own
- * heat never call for, cannot begin a chase: its run-on asks for no margin.
+ * Least differentials of one controller by the rule of chasing: heating differential ≥ undershoot after the compressor
+ * + 0.2 K, cooling differential ≥ overshoot after the heater + 0.2 K, as its own probe feels them. A device that is
+ * missing, or that this room and the products' own heat never call for, cannot begin a chase: its run-on asks for no
+ * margin.
  */
-export function marginsOf(chamber: Chamber, stage: Stage): Margins {
-  const vessel = chamber.vessels[0]!;
-  const ownHeat = peakHeatOf(vessel, stage.target);
-  const outlets = outletsOf(chamber.unit);
-  const canHeat = hasHeater(chamber) && outlets.heat;
-  const canCool = hasCooler(chamber) && outlets.cold;
-  const heats = canHeat && chamber.room.low < stage.target;
-  const cools = canCool && coldNeeded(chamber, stage.target, ownHeat) > 0;
-  const both = canHeat && canCool;
-  const ran = both && (heats || cools) ? measureRunOn(chamber, stage) : { heat: null, cold: null };
+export function marginsOf(chamber: Chamber, band: RunOnBand, probe?: string): Margins {
+  const ownHeat = peakHeatOfAll(chamber.vessels, band.target);
+  const can = switchesOf(chamber);
+  const heats = can.heat && chamber.room.low < band.target;
+  const cools = can.cold && coldNeeded(chamber, band.target, ownHeat) > 0;
+  const both = can.heat && can.cold;
+  const ran = both && (heats || cools) ? measureRunOn(chamber, band, probe) : { heat: null, cold: null };
   const margin = (runOn: number | null, begins: boolean) =>
     kelvins(begins && runOn !== null ? runOn + MARGIN_RESERVE : 0);
   return { heating: margin(ran.cold, cools), cooling: margin(ran.heat, heats) };
 }
 
 /**
- * How much warmer than its probe the product is at the height of its own heat, K. In the quasi-steady state the heat
+ * How much warmer than a probe its product is at the height of its own heat, K. In the quasi-steady state the heat
  * leaves through the vessel's conductance, Tp − Tair = q/G, of which the probe misses its share of air.
+ * @param vessel what is held by it, by its id; the one that it sits in where nothing is said
  */
-export function strayOf(chamber: Chamber, stage: Stage): TemperatureDifference {
-  const vessel = chamber.vessels[0]!;
+export function strayOf(chamber: Chamber, target: Temperature, probe?: string, vessel?: string): TemperatureDifference {
+  const sensor = chamber.probes.find((p) => p.id === probe) ?? chamber.probes[0]!;
+  const at = Math.max(
+    0,
+    chamber.vessels.findIndex((v) => v.id === (vessel ?? sensor.in)),
+  );
   const network = buildNetwork(chamber);
-  const skin = network.shells[0]!.at(-1)!.node;
+  const skin = network.shells[at]!.at(-1)!.node;
   const around = [network.air, network.lining];
   const conductance = network.links
     .filter((l) => (l.a === skin && around.includes(l.b)) || (l.b === skin && around.includes(l.a)))
     .reduce((sum, l) => sum + l.conductance, 0);
-  const { toAir, toProduct } = placementOf(chamber.probes[0]!);
-  const missed = toAir / (toAir + toProduct);
-  const own = peakHeatOf(vessel, stage.target);
+  const { toAir, toProduct } = placementOf(sensor);
+  const felt = chamber.vessels[at]!.id === sensor.in ? toAir / (toAir + toProduct) : 1;
+  const missed = Number.isFinite(felt) ? felt : 1;
+  const own = peakHeatOf(chamber.vessels[at]!, target);
   return kelvins(conductance > 0 ? (own / conductance) * missed : 0);
 }

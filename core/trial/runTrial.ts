@@ -1,10 +1,10 @@
-import { judgedNode } from "../chamber";
+import { judgedOf } from "../chamber";
 import type { TrialInput } from "./input";
 import { insetAround, worstMoment, type Inset } from "./inset";
-import { metricsOf, type Metrics } from "./metrics";
-import { Observer } from "./observer";
-import { advance, displayScale, startRun, type Run } from "./stepper";
+import { bindingOf, metricsOf, pastBand, type Metrics, type StageResult } from "./metrics";
 import { copyState, type RunState } from "./state";
+import { advance, displayOf, startRun, type Run } from "./stepper";
+import { servingController, TrialTally, type BandSpan } from "./tally";
 import { TraceBins, type Trace } from "./trace";
 
 /** A finished trial. */
@@ -13,14 +13,25 @@ export interface Trial {
   startHour: number;
   trace: Trace;
   inset: Inset;
+  /** The stages that it came to, in turn. */
+  stages: StageResult[];
+  /** Of the whole program, for each thing that is judged. */
+  whole: Metrics[];
+  /** Of the whole program, for what fares worst in it. */
   metrics: Metrics;
-  /** Start and stop times of each device, in turn, s. */
+  /** The bands over time of what the trace shows as product. */
+  bands: BandSpan[];
+  /** When the last stage ended, s; null: it did not, or has no end. */
+  finishedAt: number | null;
+  /** Start and stop times of heat and of cold, whichever device, in turn, s. */
   heat: number[];
   cold: number[];
+  /** The same of each heater and cooler. */
+  devices: { id: string; times: number[] }[];
 }
 
 /** A finished trial with what is needed to look at any stretch of it again. */
-export interface KeptTrial {
+export interface KeptRun {
   trial: Trial;
   run: Run;
   checkpoints: RunState[];
@@ -33,11 +44,26 @@ export const DEFAULT_BINS = 280;
 const CHECKPOINT = 3 * 3600;
 const MOST_CHECKPOINTS = 120;
 
+/** The metrics of the stage, and of what is judged in it, that fare worst. */
+function worstPart({ chamber }: TrialInput, stages: readonly StageResult[]): { metrics: Metrics; band: Band } {
+  const parts = stages.flatMap(({ id, metrics }) =>
+    metrics.map((m) => {
+      const stage = chamber.stages.find((s) => s.id === id)!;
+      return { metrics: m, band: chamber.vessels.find((v) => v.id === m.judged)?.band ?? stage };
+    }),
+  );
+  return parts.reduce((worst, part) => {
+    const [a, b] = [part, worst].map((p) => pastBand(p.metrics, p.band));
+    return a! > b! && a! < Infinity ? part : worst;
+  });
+}
+type Band = { low: number; high: number };
+
 /** Runs a trial to its end and keeps its saved moments. */
-export function runKept(input: TrialInput, bins = DEFAULT_BINS): KeptTrial {
+export function runKept(input: TrialInput, bins = DEFAULT_BINS): KeptRun {
   const run = startRun(input);
-  const band = input.chamber.stages[0]!;
-  const seen = new Observer(run, Math.min(bins, run.steps), band);
+  const { chamber } = input;
+  const seen = new TrialTally(run, Math.min(bins, run.steps));
   const checkpoints: RunState[] = [];
   const stretch = Math.max(1, Math.round(CHECKPOINT / input.dt), Math.ceil(run.steps / MOST_CHECKPOINTS));
   while (run.state.step < run.steps) {
@@ -45,15 +71,24 @@ export function runKept(input: TrialInput, bins = DEFAULT_BINS): KeptTrial {
     advance(run, Math.min(run.steps, run.state.step + stretch), seen);
   }
   seen.finish();
-  const metrics = metricsOf(run, seen);
-  const trial = {
+  const { stages, whole } = metricsOf(run, seen);
+  const last = chamber.stages[seen.stages.at(-1)!.stage]!;
+  const metrics = bindingOf(whole, (id) => chamber.vessels.find((v) => v.id === id)?.band ?? last);
+  const worst = worstPart(input, stages);
+  const { finishedAt } = run.state.program;
+  const trial: Trial = {
     days: input.days,
     startHour: input.startHour,
     trace: seen.trace,
-    inset: insetAround(run, checkpoints, worstMoment(metrics, band)),
+    inset: insetAround(run, checkpoints, worstMoment(worst.metrics, worst.band), worst.metrics.judged),
+    stages,
+    whole,
     metrics,
+    bands: seen.bands,
+    finishedAt: finishedAt >= 0 ? finishedAt : null,
     heat: seen.heat.times,
     cold: seen.cold.times,
+    devices: [...chamber.heaters, ...chamber.coolers].map(({ id }, d) => ({ id, times: seen.devices[d]!.times })),
   };
   return { trial, run, checkpoints };
 }
@@ -66,39 +101,38 @@ export const runTrial = (input: TrialInput, bins = DEFAULT_BINS): Trial => runKe
  * @param from and `to` in s from the start of the trial
  */
 export function stretchOf(
-  { run: finished, checkpoints }: Pick<KeptTrial, "run" | "checkpoints">,
+  { run: finished, checkpoints }: Pick<KeptRun, "run" | "checkpoints">,
   from: number,
   to: number,
   bins: number,
 ): Trace {
   const { input, network } = finished;
-  const { dt } = input;
+  const { dt, chamber } = input;
   const first = Math.max(0, Math.floor(from / dt));
   const last = Math.min(finished.steps, Math.max(first + 1, Math.ceil(to / dt)));
   const saved = checkpoints.filter((c) => c.step <= first).at(-1) ?? checkpoints[0]!;
   const run: Run = { ...finished, state: copyState(saved) };
-  const { slope, zero } = displayScale(run);
-  const probe = network.probes[input.controllers[0]!.probe]!;
-  const nodes = [judgedNode(network, input.chamber.stages[0]!), probe, network.air] as const;
-  const gathered = new TraceBins(
-    input.chamber,
-    network,
-    nodes,
-    Math.min(bins, last - first),
-    first,
-    last,
-    dt,
-    slope,
-    zero,
-  );
+  const sources = sourcesOf(run, judgedOf(network, chamber, chamber.stages[0]!)[0]!);
+  const gathered = new TraceBins(chamber, network, sources, Math.min(bins, last - first), first, last, dt);
   advance(run, first, { sample: () => undefined });
   advance(run, last, {
-    sample(state, shown, room, heating, cooling) {
+    sample(state, room) {
       if (gathered.ends(state.step)) gathered.closeBin(state.step);
-      const alarm = state.machines.some((m) => m.lowAlarm || m.highAlarm);
-      gathered.add(state, shown, room, heating, cooling, alarm);
+      gathered.add(
+        state,
+        room,
+        state.controls.some((c) => c.lowAlarm || c.highAlarm),
+      );
     },
   });
   gathered.finish(last);
   return gathered.trace;
+}
+
+/** Where the lines of a trace come from for one thing that is judged. */
+export function sourcesOf({ network, input: { chamber } }: Run, judged: { id: string; node: number }) {
+  const controller = servingController(chamber, judged);
+  const { unit, probes } = chamber.controllers[controller]!;
+  const probe = network.probes[chamber.probes.findIndex((p) => p.id === probes[0])]!;
+  return { product: judged.node, probe, air: network.air, controller, ...displayOf(unit) };
 }

@@ -1,20 +1,23 @@
-import { copyUnit, type UnitState } from "../controller";
-import { copyDevices, type DeviceState } from "../device";
-import type { FermentState } from "../product";
+import { onOffFamily, type OnOffState, type OutletState } from "../controller";
+import { copyCooler, copyHeater, type CoolerState, type HeaterState } from "../device";
+import type { ProductState } from "../product";
+import { copyProgram, type ProgramState } from "../program";
 import type { Mode } from "./modes";
-
-export type IcePhase = "frozen" | "melting" | "water";
 
 /** Everything that changes in the course of a trial; plain data, so that a trial can go on from any saved moment. */
 export interface RunState {
   step: number;
   /** Node temperatures, °C, padded with zeros (kernel.ts). */
   x: Float64Array;
-  /** One machine for each outlet unit; a pair has two. */
-  machines: UnitState[];
-  devices: DeviceState;
-  ice: IcePhase;
-  ferments: FermentState[];
+  /** One for each controller, and the heat and the cold outlet of each in turn. */
+  controls: OnOffState[];
+  outlets: OutletState[];
+  /** What each controller's display shows, in steps of its resolution, or NO_READING. */
+  shown: Float64Array;
+  heaters: HeaterState[];
+  coolers: CoolerState[];
+  products: ProductState[];
+  program: ProgramState;
   /** Own heat of each vessel now, and what evaporation takes, W. */
   heat: Float64Array;
   evaporated: Float64Array;
@@ -23,19 +26,30 @@ export interface RunState {
   /** Rises whenever inputs or mode change: sums over steps need only look then. */
   inputs: number;
   mode: Mode;
+  /** What runs over the present step, a bit each: the heaters, then the coolers. */
+  on: number;
+  /** Any heater, and any cooler, runs. */
+  heating: boolean;
+  cooling: boolean;
 }
 
 /** A copy of a state that the run may go on without. */
 export const copyState = (state: RunState): RunState => ({
   step: state.step,
   x: state.x.slice(),
-  machines: state.machines.map(copyUnit),
-  devices: copyDevices(state.devices),
-  ice: state.ice,
-  ferments: state.ferments.map((f) => ({ lag: f.lag, done: f.done })),
+  controls: state.controls.map(onOffFamily.copy),
+  outlets: state.outlets.map(({ into, live }) => ({ into, live })),
+  shown: state.shown.slice(),
+  heaters: state.heaters.map(copyHeater),
+  coolers: state.coolers.map(copyCooler),
+  products: state.products.map((p) => ({ ...p })),
+  program: copyProgram(state.program),
   heat: state.heat.slice(),
   evaporated: state.evaporated.slice(),
   u: state.u.slice(),
   inputs: state.inputs,
   mode: state.mode,
+  on: state.on,
+  heating: state.heating,
+  cooling: state.cooling,
 });

@@ -32,19 +32,23 @@ export interface Trace {
 }
 
 /** The nodes behind the further lines of a network. */
-function layerNodes(network: Network, chamber: Chamber): (Pick<Layer, "kind" | "index"> & { node: number })[] {
+function layerNodes(
+  network: Network,
+  chamber: Chamber,
+  product: number,
+  probe: number,
+): (Pick<Layer, "kind" | "index"> & { node: number })[] {
+  const { nodes } = network;
   return [
     ...network.shells.flatMap((parts, index) => [
-      ...(index > 0 || chamber.stages[0]!.of === "air"
-        ? [{ kind: "vessel" as const, index, node: parts[0]!.node }]
-        : []),
+      ...(parts[0]!.node === product ? [] : [{ kind: "vessel" as const, index, node: parts[0]!.node }]),
       ...(parts.length > 1 ? [{ kind: "shell" as const, index, node: parts.at(-1)!.node }] : []),
     ]),
-    ...network.probes.slice(1).map((node, i) => ({ kind: "watch" as const, index: i + 1, node })),
-    ...(network.heater >= 0 && network.heater !== network.cold
-      ? [{ kind: "heater" as const, index: 0, node: network.heater }]
-      : []),
-    ...(network.cold >= 0 ? [{ kind: "cold" as const, index: 0, node: network.cold }] : []),
+    ...network.probes.flatMap((node, index) => (node === probe ? [] : [{ kind: "watch" as const, index, node }])),
+    ...network.heaters.flatMap(({ node }, index) =>
+      node >= 0 && nodes[node]!.kind === "heater" ? [{ kind: "heater" as const, index, node }] : [],
+    ),
+    ...network.coolers.flatMap(({ node }, index) => (node >= 0 ? [{ kind: "cold" as const, index, node }] : [])),
     { kind: "lining" as const, index: 0, node: network.lining },
     ...network.loads.map((node, index) => ({ kind: "load" as const, index, node })),
   ];
@@ -53,24 +57,46 @@ function layerNodes(network: Network, chamber: Chamber): (Pick<Layer, "kind" | "
 /** What a further line is called, for people. */
 export function layerLabel(
   { kind, index }: Pick<Layer, "kind" | "index">,
-  { heater, cooler, cabinet, stages }: Chamber,
+  { heaters, coolers, cabinet, stages, probes, controllers, vessels }: Chamber,
 ): string {
+  const numbered = (name: string, list: readonly unknown[]) => (list.length > 1 ? `${name} ${index + 1}` : name);
   switch (kind) {
     case "lining":
       return cabinet.kind === "crock" ? "crock" : cabinet.kind === "kettle" ? "steel" : "inner wall";
     case "heater":
-      return heater.kind === "charcoal" ? "fire bed" : "heater body";
-    case "cold":
-      return cooler.kind === "ice" ? "ice" : cooler.kind === "peltier" ? "plate" : "evaporator";
+      return numbered(heaters[index]!.kind === "charcoal" ? "fire bed" : "heater body", heaters);
+    case "cold": {
+      const { kind: cold } = coolers[index]!;
+      return numbered(cold === "ice" ? "ice" : cold === "peltier" ? "plate" : "evaporator", coolers);
+    }
     case "vessel":
-      return stages[0]!.of === "air" ? `food ${index + 1}` : `vessel ${index + 1}`;
+      return stages.some((s) => s.of === "air") ? `food ${index + 1}` : `vessel ${index + 1}`;
     case "shell":
-      return index === 0 ? "product\u2019s skin" : `skin of vessel ${index + 1}`;
+      return vessels.length === 1 ? "product\u2019s skin" : `skin of vessel ${index + 1}`;
     case "watch":
-      return `probe ${index + 1}, watching`;
+      return controllers.some((c) => c.probes[0] === probes[index]!.id && (c.heat.length > 0 || c.cold.length > 0))
+        ? `probe ${index + 1}`
+        : `probe ${index + 1}, watching`;
     case "load":
       return `load ${index + 1}`;
   }
+}
+
+/** What a trace is gathered from: the node of each of its first lines, the controller whose display it shows. */
+export interface TraceSources {
+  product: number;
+  probe: number;
+  air: number;
+  controller: number;
+  /** Turns the display's steps into °C. */
+  slope: number;
+  zero: number;
+}
+
+/** Further lines whose extremes are kept between two cuts: nodes, and displays of controllers. */
+export interface Tracked {
+  nodes: readonly number[];
+  displays: readonly number[];
 }
 
 const CHANNELS = channels.length;
@@ -88,32 +114,47 @@ export class TraceBins {
   private alarm = 0;
   private layerNext = 0;
   private lastShown = NaN;
-  /** Extremes since the last cut, in the order of the channels, and the steps at which they stood. */
-  readonly lows = new Float64Array(CHANNELS).fill(Infinity);
-  readonly highs = new Float64Array(CHANNELS).fill(-Infinity);
-  readonly lowSteps = new Int32Array(CHANNELS);
-  readonly highSteps = new Int32Array(CHANNELS);
+  /**
+   * Extremes since the last cut, in the order of the channels, then the further nodes, then the further displays; and
+   * the steps at which they stood.
+   */
+  readonly lows: Float64Array;
+  readonly highs: Float64Array;
+  readonly lowSteps: Int32Array;
+  readonly highSteps: Int32Array;
+  private readonly nodes: Int32Array;
+  private readonly displays: Int32Array;
+  private readonly product: number;
+  private readonly probe: number;
+  private readonly air: number;
+  private readonly controller: number;
 
   /**
    * @param fromStep first step that is looked at
    * @param toStep the step after the last
-   * @param slope and `zero` turn the display's steps into °C
    */
   constructor(
     chamber: Chamber,
     network: Network,
-    private readonly nodes: readonly [product: number, probe: number, air: number],
+    private readonly sources: TraceSources,
     bins: number,
     fromStep: number,
     toStep: number,
     dt: number,
-    private readonly slope: number,
-    private readonly zero: number,
+    tracked: Tracked = { nodes: [], displays: [] },
   ) {
+    ({ product: this.product, probe: this.probe, air: this.air, controller: this.controller } = sources);
+    this.nodes = Int32Array.from(tracked.nodes);
+    this.displays = Int32Array.from(tracked.displays);
+    const lines = CHANNELS + this.nodes.length + this.displays.length;
+    this.lows = new Float64Array(lines).fill(Infinity);
+    this.highs = new Float64Array(lines).fill(-Infinity);
+    this.lowSteps = new Int32Array(lines);
+    this.highSteps = new Int32Array(lines);
     const line = (value: number) => new Float32Array(bins).fill(value);
     const all = (value: number) =>
       Object.fromEntries(channels.map((c) => [c, line(value)])) as Record<Channel, Float32Array>;
-    const layers = layerNodes(network, chamber);
+    const layers = layerNodes(network, chamber, sources.product, sources.probe);
     this.layerAt = layers.map((l) => l.node);
     this.trace = {
       bins,
@@ -132,23 +173,33 @@ export class TraceBins {
   }
 
   /** Takes in one step; the bin before has to be closed first where `ends(step)`. */
-  add(state: RunState, shown: number, room: number, heating: boolean, cooling: boolean, alarm: boolean): void {
+  add(state: RunState, room: number, alarm: boolean): void {
     const { x, step } = state;
-    const { lows, highs, nodes } = this;
+    const { lows, highs } = this;
     // Most values lie between the extremes already seen: only the others are worth a call.
-    const product = x[nodes[0]]!;
+    const product = x[this.product]!;
     if (product < lows[0]! || product > highs[0]!) this.widen(0, product, step);
-    const probe = x[nodes[1]]!;
+    const probe = x[this.probe]!;
     if (probe < lows[1]! || probe > highs[1]!) this.widen(1, probe, step);
-    const air = x[nodes[2]]!;
+    const air = x[this.air]!;
     if (air < lows[2]! || air > highs[2]!) this.widen(2, air, step);
+    const shown = state.shown[this.controller]!;
     if (shown !== this.lastShown) {
       if (shown !== NO_READING) this.widen(3, shown, step);
       this.lastShown = shown;
     }
+    const { nodes, displays } = this;
+    for (let k = 0; k < nodes.length; k++) {
+      const t = x[nodes[k]!]!;
+      if (t < lows[CHANNELS + k]! || t > highs[CHANNELS + k]!) this.widen(CHANNELS + k, t, step);
+    }
+    for (let k = 0; k < displays.length; k++) {
+      const display = state.shown[displays[k]!]!;
+      if (display !== NO_READING) this.widen(CHANNELS + nodes.length + k, display, step);
+    }
     if (step >= this.layerNext) this.addSlow(x, room, step);
-    if (heating) this.heat++;
-    if (cooling) this.cold++;
+    if (state.heating) this.heat++;
+    if (state.cooling) this.cold++;
     if (alarm) this.alarm++;
   }
 
@@ -180,22 +231,25 @@ export class TraceBins {
     return step >= this.binEnd[this.bin]!;
   }
 
-  /** Hands the extremes since the last cut to the present bin and begins anew; the caller reads them before. */
-  cut(): void {
+  /**
+   * Hands the extremes since the last cut to the present bin and begins anew; the caller reads them before.
+   * @param slow the slow lines are looked at again at once
+   */
+  cut(slow = true): void {
     const { trace, bin, lows, highs } = this;
     for (let c = 0; c < CHANNELS; c++) {
       if (lows[c]! > highs[c]!) continue; // nothing was seen since the last cut
       const channel = channels[c]!;
       const reading = channel === "reading";
-      const low = reading ? lows[c]! * this.slope + this.zero : lows[c]!;
-      const high = reading ? highs[c]! * this.slope + this.zero : highs[c]!;
+      const low = reading ? lows[c]! * this.sources.slope + this.sources.zero : lows[c]!;
+      const high = reading ? highs[c]! * this.sources.slope + this.sources.zero : highs[c]!;
       trace.low[channel][bin] = Math.min(trace.low[channel][bin]!, low);
       trace.high[channel][bin] = Math.max(trace.high[channel][bin]!, high);
     }
     lows.fill(Infinity);
     highs.fill(-Infinity);
     this.lastShown = NaN;
-    this.layerNext = 0;
+    if (slow) this.layerNext = 0;
   }
 
   closeBin(step: number): void {

@@ -1,32 +1,22 @@
-import {
-  coldAvailable,
-  coldNeeded,
-  coolerChoice,
-  coolersFor,
-  hasCooler,
-  hasHeater,
-  heaterFor,
-  heatNeeded,
-} from "../chamber";
-import { outletsOf } from "../controller";
-import type { Chamber } from "../model";
-import { peakHeatOf } from "../product";
-import { printDuration, printMeasure, measures } from "../quantity";
+import { coldAvailable, coldNeeded, coolerChoice, coolersFor, hasCooler, hasHeater } from "../chamber";
+import { peakHeatOf, peakHeatOfAll } from "../product";
+import { printDuration } from "../quantity";
+import { heaterOfPower, heatOf, offered, startNearer, watts } from "./remedies";
+import { switchesOf } from "../trial";
 import type { Case, Rule } from "./types";
-import { percent, TOLERANCE, words } from "./words";
-
-const watts = (w: number) => printMeasure(Math.round(w), measures.power, "metric");
+import { atFirst, percent, TOLERANCE, words } from "./words";
 
 /** Past an end of its band once it had arrived. */
-const tooCold = ({ plan, trial }: Case) =>
-  trial.metrics.arrived !== null && trial.metrics.arrived.product.low < plan.chamber.stages[0]!.low - TOLERANCE;
-const tooWarm = ({ plan, trial }: Case) =>
-  trial.metrics.arrived !== null && trial.metrics.arrived.product.high > plan.chamber.stages[0]!.high + TOLERANCE;
+const tooCold = ({ band, metrics }: Case) =>
+  metrics.arrived !== null && metrics.arrived.product.low < band.low - TOLERANCE;
+const tooWarm = ({ band, metrics }: Case) =>
+  metrics.arrived !== null && metrics.arrived.product.high > band.high + TOLERANCE;
 
-/** The product's own heat at its height, the cold that the hottest hour takes with it, and what there is, W. */
-function hottestHour(chamber: Chamber): { peak: number; need: number; have: number } {
-  const { target } = chamber.stages[0]!;
-  const peak = peakHeatOf(chamber.vessels[0]!, target);
+/**
+ * The products' own heat at its height, the cold that the hottest hour takes with it, and what there is, W.
+ */
+function hottestHour({ chamber, band: { target } }: Case): { peak: number; need: number; have: number } {
+  const peak = peakHeatOfAll(chamber.vessels, target);
   return {
     peak,
     need: coldNeeded(chamber, target, peak),
@@ -34,34 +24,27 @@ function hottestHour(chamber: Chamber): { peak: number; need: number; have: numb
   };
 }
 
+const DAY = 86_400;
+
 /** The product never gets into its band. */
 export const neverArrives: Rule = (c) => {
-  const { metrics } = c.trial;
+  const { metrics, band, result } = c;
   if (metrics.timeToBand !== null) return null;
-  const { at, judged } = words(c);
-  const stage = c.plan.chamber.stages[0]!;
-  const below = metrics.whole.product.high < stage.low;
-  const need = heatNeeded(c.plan.chamber, stage.target);
-  const power = heaterFor(need, c.plan.chamber.cabinet.kind);
+  // The trial ends shortly after this stage has begun: nothing can be said of it yet.
+  if (result.from > 0 && result.dueAt === null && metrics.seconds < DAY) return null;
+  const { at, theJudged, within } = words(c);
+  const below = metrics.whole.product.high < band.low;
+  const { need, usual, power } = heatOf(c);
   return {
     id: "never-arrives",
     severity: "danger",
     station: "heat",
     title: "It never gets there",
     text: below
-      ? `In ${c.trial.days} days the ${judged} gets no warmer than ${at(metrics.whole.product.high)}; its band begins at ${at(stage.low)}. Holding ${at(stage.target)} in the coldest room takes ${watts(need)}, the heater gives ${watts(c.plan.chamber.heater.power)}.`
-      : `In ${c.trial.days} days the ${judged} gets no colder than ${at(metrics.whole.product.low)}; its band ends at ${at(stage.high)}.`,
+      ? `In ${within} ${theJudged} gets no warmer than ${at(metrics.whole.product.high)}; its band begins at ${at(band.low)}. Holding ${at(band.target)} in the coldest room takes ${watts(need)}, ${c.chamber.heaters.length > 1 ? "the heaters give" : "the heater gives"} ${watts(power)}.`
+      : `In ${within} ${theJudged} gets no colder than ${at(metrics.whole.product.low)}; its band ends at ${at(band.high)}.`,
     moment: below ? metrics.whole.product.highAt : metrics.whole.product.lowAt,
-    remedies:
-      below && power > c.plan.chamber.heater.power
-        ? [
-            {
-              id: "heater",
-              label: `Use a ${watts(power)} heater`,
-              edits: [{ section: "heater", field: "power", value: power }],
-            },
-          ]
-        : [],
+    remedies: below && usual > power ? offered(heaterOfPower(c, usual)) : [],
   };
 };
 
@@ -69,126 +52,105 @@ const SLOW = 24 * 3600;
 
 /** It gets there, but takes more than a day. */
 export const slowArrival: Rule = (c) => {
-  const { timeToBand } = c.trial.metrics;
+  const { timeToBand, from } = c.metrics;
   if (timeToBand === null || timeToBand <= SLOW) return null;
-  const vessel = c.plan.chamber.vessels[0]!;
+  const { vessel } = c;
   const { at } = words(c);
+  const first = from === 0;
+  const wait =
+    vessel.product.kind === "hold"
+      ? "Allow for that, or start nearer the target."
+      : first
+        ? "A culture pitched meanwhile works outside its range: let it wait, or start nearer the target."
+        : "The culture works outside of this stage\u2019s band for that long.";
   return {
     id: "slow-arrival",
     severity: "warning",
     station: "job",
     title: "It takes long to get there",
-    text: `From ${at(vessel.startTemperature)} it takes ${printDuration(timeToBand)} to reach the band. ${vessel.product.kind === "hold" ? "Allow for that, or start nearer the target." : "A culture pitched meanwhile works outside its range: let it wait, or start nearer the target."}`,
-    moment: timeToBand,
-    remedies: [
-      {
-        id: "start-nearer",
-        label: `Fill it at ${at(c.plan.chamber.stages[0]!.target)}`,
-        edits: [{ section: "vessel", field: "startTemperature", value: c.plan.chamber.stages[0]!.target }],
-      },
-    ],
+    text: `${first ? `From ${at(vessel.startTemperature)} it` : "It"} takes ${printDuration(timeToBand)} to reach the band. ${wait}`,
+    moment: from + timeToBand,
+    remedies: first ? [startNearer(c, at)] : [],
   };
 };
 
 /** The heater runs nearly all the time and the product sinks all the same. */
 export const heaterTooWeak: Rule = (c) => {
-  const { metrics } = c.trial;
-  const stage = c.plan.chamber.stages[0]!;
-  const power = hasHeater(c.plan.chamber) ? c.plan.chamber.heater.power : 0;
-  const need = heatNeeded(c.plan.chamber, stage.target);
+  const { metrics, band, chamber } = c;
+  const { need, usual, power } = heatOf(c);
   if (!tooCold(c) || need <= power * 0.95) return null;
-  const { at, when, judged } = words(c);
-  const better = heaterFor(need, c.plan.chamber.cabinet.kind);
+  const { at, when, theJudged } = words(c);
+  const { product } = metrics.arrived!;
   return {
     id: "heater-too-weak",
     severity: "danger",
     station: "heat",
     title: power === 0 ? "Nothing to heat with" : "The heater is too weak",
-    text: `Holding ${at(stage.target)} in a room at ${at(c.plan.chamber.room.low)} takes ${watts(need)}; there ${power === 0 ? "is no heater" : `are ${watts(power)}`}. The ${judged} sinks to ${at(metrics.arrived!.product.low)} (${when(metrics.arrived!.product.lowAt)}).`,
-    moment: metrics.arrived!.product.lowAt,
-    remedies:
-      better > power
-        ? [
-            {
-              id: "heater",
-              label: `Use a ${watts(better)} heater`,
-              edits: [{ section: "heater", field: "power", value: better }],
-            },
-          ]
-        : [],
+    text: `Holding ${at(band.target)} in a room at ${at(chamber.room.low)} takes ${watts(need)}; there ${power === 0 ? "is no heater" : `are ${watts(power)}`}. ${atFirst(theJudged)} sinks to ${at(product.low)} (${when(product.lowAt)}).`,
+    moment: product.lowAt,
+    remedies: usual > power ? offered(heaterOfPower(c, usual)) : [],
   };
 };
 
 /** The compressor runs nearly all the time and the product warms all the same. */
 export const coldTooWeak: Rule = (c) => {
-  const { metrics } = c.trial;
-  const { chamber } = c.plan;
-  const stage = chamber.stages[0]!;
-  const { peak, need, have } = hottestHour(chamber);
+  const { metrics, chamber, band } = c;
+  const { peak, need, have } = hottestHour(c);
   if (!tooWarm(c) || need < 1 || need <= have * 0.95) return null;
-  const { at, when } = words(c);
+  const { at, when, theJudged } = words(c);
+  const { product } = metrics.arrived!;
+  const compressor = !hasCooler(chamber) && coolersFor(chamber.cabinet.kind).includes("compressor");
+  const [entry] = chamber.coolers;
+  const heat =
+    peak > 1
+      ? `, with up to ${watts(peak)} of ${chamber.vessels.length > 1 ? "all products\u2019" : "the product\u2019s"} own heat,`
+      : "";
   return {
     id: "cold-too-weak",
     severity: "danger",
     station: "heat",
     title: !hasCooler(chamber) ? "Nothing to cool with" : "The cooling is too weak",
-    text: `In a room at ${at(chamber.room.high)}${peak > 1 ? `, with up to ${watts(peak)} of the product\u2019s own heat,` : ""} holding ${at(stage.target)} takes ${watts(need)} of cold; ${have === 0 ? "there is no cooling" : `the cooling gives about ${watts(have)}`}. The product rises to ${at(metrics.arrived!.product.high)} (${when(metrics.arrived!.product.highAt)}).`,
-    moment: metrics.arrived!.product.highAt,
+    text: `In a room at ${at(chamber.room.high)}${heat} holding ${at(band.target)} takes ${watts(need)} of cold; ${have === 0 ? "there is no cooling" : `the cooling gives about ${watts(have)}`}. ${atFirst(theJudged)} rises to ${at(product.high)} (${when(product.highAt)}).`,
+    moment: product.highAt,
     remedies:
-      !hasCooler(chamber) && coolersFor(chamber.cabinet.kind).includes("compressor")
-        ? [
-            {
-              id: "cooler",
-              label: "Use the box\u2019s own compressor",
-              edits: coolerChoice("compressor"),
-            },
-          ]
+      compressor && entry
+        ? [{ id: "cooler", label: "Use the box\u2019s own compressor", edits: coolerChoice("compressor", entry.id) }]
         : [],
   };
 };
 
 /** The heater covers the need with hardly anything to spare. */
 export const heaterBarely: Rule = (c) => {
-  const stage = c.plan.chamber.stages[0]!;
-  const { power } = c.plan.chamber.heater;
-  const need = heatNeeded(c.plan.chamber, stage.target);
-  if (!hasHeater(c.plan.chamber) || need < power * 0.75 || !c.trial.metrics.arrived || tooCold(c)) return null;
+  const { need, usual, power } = heatOf(c);
+  if (!hasHeater(c.chamber) || need < power * 0.75 || !c.metrics.arrived || tooCold(c)) return null;
   const { at } = words(c);
-  const better = heaterFor(need, c.plan.chamber.cabinet.kind);
   return {
     id: "heater-barely",
     severity: "note",
     station: "heat",
     title: "Little heat in reserve",
-    text: `In the coldest hour, room at ${at(c.plan.chamber.room.low)}, the heater has to be on ${percent(Math.min(1, need / power))} of the time. A colder night or a door left open is more than it can mend.`,
+    text: `In the coldest hour, room at ${at(c.chamber.room.low)}, the heater has to be on ${percent(Math.min(1, need / power))} of the time. A colder night or a door left open is more than it can mend.`,
     moment: null,
-    remedies:
-      better > power
-        ? [
-            {
-              id: "heater",
-              label: `Use a ${watts(better)} heater`,
-              edits: [{ section: "heater", field: "power", value: better }],
-            },
-          ]
-        : [],
+    remedies: usual > power ? offered(heaterOfPower(c, usual)) : [],
   };
 };
 
 /** The cooling covers the hottest hour with hardly anything to spare. */
 export const coldBarely: Rule = (c) => {
-  const { chamber } = c.plan;
-  const { peak, need, have } = hottestHour(chamber);
-  if (!hasCooler(chamber) || !outletsOf(chamber.unit).cold || have <= 0) return null;
-  if (need < have * 0.75 || !c.trial.metrics.arrived || tooWarm(c)) return null;
+  const { chamber } = c;
+  const { peak, need, have } = hottestHour(c);
+  if (!switchesOf(chamber).cold || have <= 0) return null;
+  if (need < have * 0.75 || !c.metrics.arrived || tooWarm(c)) return null;
   const { at } = words(c);
+  const own = peakHeatOf(c.vessel, c.band.target);
+  const whose = peak > own + 1 ? "all products\u2019" : "the product\u2019s";
   return {
     id: "cold-barely",
     severity: "note",
     station: "heat",
     title: "Little cold in reserve",
-    text: `In the hottest hour, room at ${at(chamber.room.high)}${peak > 1 ? `, with ${watts(peak)} of the product\u2019s own heat` : ""}, the cooling has to run ${percent(Math.min(1, need / have))} of the time (estimate). A hotter day or a door left open is more than it can mend.`,
-    moment: c.trial.metrics.arrived.product.highAt,
+    text: `In the hottest hour, room at ${at(chamber.room.high)}${peak > 1 ? `, with ${watts(peak)} of ${whose} own heat` : ""}, the cooling has to run ${percent(Math.min(1, need / have))} of the time (estimate). A hotter day or a door left open is more than it can mend.`,
+    moment: c.metrics.arrived.product.highAt,
     remedies: [],
   };
 };

@@ -1,8 +1,8 @@
 import type { ChamberRecord, Edit } from "../model";
 import { celsius } from "../quantity";
 import { heaterOf, probeAt, recordWith, steadyRoom } from "../testing/build";
-import { plainTrial, planOf, runTrial } from "../trial";
-import { judge } from ".";
+import { planOf, runTrial, trialOf } from "../trial";
+import { casesOf, judge } from "./judge";
 import { causeOfChase, type Chase } from "./chaseCause";
 
 const set = (section: string, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
@@ -12,16 +12,17 @@ const narrow = [
   set("stage", "high", celsius(20.5)),
 ];
 const apart = (d: number) => [set("settings", "heatingDifferential", d), set("settings", "coolingDifferential", d)];
-const trialOf = (record: ChamberRecord) => {
+const caseOf = (record: ChamberRecord) => {
   const plan = planOf(record);
-  return { plan, trial: runTrial(plainTrial(plan.chamber, plan.settings, 5)), scale: "C" as const };
+  const [c] = casesOf({ plan, trial: runTrial(trialOf(plan, 5)), scale: "C" }, "judged");
+  return c!;
 };
 const chaseOn = (record: ChamberRecord): Chase => {
-  const c = trialOf(record);
+  const c = caseOf(record);
   expect(c.trial.metrics.reversals.perDay).toBeGreaterThan(3);
   return causeOfChase(c);
 };
-const perDay = (record: ChamberRecord) => trialOf(record).trial.metrics.reversals.perDay;
+const perDay = (record: ChamberRecord) => caseOf(record).trial.metrics.reversals.perDay;
 
 describe("the cause of a chase, each checked by taking it away", () => {
   it("a noisy probe", () => {
@@ -73,7 +74,7 @@ describe("the cause of a chase, each checked by taking it away", () => {
   });
 
   it("stands in the verdict, with the moment", () => {
-    const c = trialOf(recordWith(...narrow, ...steadyRoom(20), heaterOf(60), probeAt("air"), ...apart(0.5)));
+    const c = caseOf(recordWith(...narrow, ...steadyRoom(20), heaterOf(60), probeAt("air"), ...apart(0.5)));
     const verdict = judge(c.plan, c.trial, "C").find((v) => v.id === "chasing")!;
     expect(verdict.text).toContain(causeOfChase(c).text);
     expect(verdict.moment).not.toBeNull();

@@ -2,8 +2,8 @@ import fc from "fast-check";
 import { tryEdits } from "../chamber";
 import { probePlaces, productKinds, type Edit } from "../model";
 import { celsius, kelvins } from "../quantity";
-import { recordWith } from "../testing/build";
-import { plainTrial, planOf, runTrial } from "../trial";
+import { keyedIn, recordWith } from "../testing/build";
+import { planFindings, planOf, runTrial, trialOf, unitsOf } from "../trial";
 import { judge } from "./judge";
 
 const edits = fc
@@ -47,20 +47,20 @@ describe("any chamber that can be described", () => {
         const tried = tryEdits(recordWith(), list);
         if (!tried.ok) throw new Error(tried.problem);
         const plan = planOf(tried.value);
-        const trial = runTrial(plainTrial(plan.chamber, plan.settings, 2, 10));
+        const trial = runTrial(trialOf(plan, 2, 10));
         const e = trial.metrics.energy;
         const flows = e.heater + e.product + Math.abs(e.cold) + Math.abs(e.lost) + 1;
         expect(Math.abs(e.heater + e.product - e.cold - e.lost - e.stored) / flows).toBeLessThan(1e-8);
         for (const line of [trial.trace.low.product, trial.trace.high.air])
           expect(line.every((t) => Number.isFinite(t))).toBe(true);
         if (trial.metrics.shortestRest !== null)
-          expect(trial.metrics.shortestRest).toBeGreaterThanOrEqual(plan.settings.compressorDelay);
+          expect(trial.metrics.shortestRest).toBeGreaterThanOrEqual(keyedIn(plan).compressorDelay);
         const heatOn = (t: number) => trial.heat.filter((s) => s <= t).length % 2 === 1;
         for (let i = 0; i < trial.cold.length; i += 2) expect(heatOn(trial.cold[i]!)).toBe(false);
         for (const scale of ["C", "F"] as const) {
           const words = [
             ...judge(plan, trial, scale).flatMap((v) => [v.title, v.text, ...v.remedies.map((r) => r.label)]),
-            ...plan.findings(scale).map((f) => f.text),
+            ...unitsOf(plan, plan.stages[0]!).flatMap((u) => planFindings(u, scale).map((f) => f.text)),
           ];
           for (const text of words) expect(text).not.toMatch(/NaN|Infinity|undefined|null/);
         }

@@ -1,8 +1,9 @@
-import { hasCooler, hasHeater } from "../chamber";
+import { hasCompressor, heatersOf } from "../chamber";
 import { freezingPoint } from "../product";
 import { highest } from "./traceEnds";
+import { judgedName } from "../trial";
 import type { Case, Rule } from "./types";
-import { words } from "./words";
+import { withArticle, words } from "./words";
 
 /** A compressor's law is drawn up for boxes up to this warm, a heater's body for surfaces up to this hot, °C (estimate). */
 const WARMEST_FOR_COMPRESSOR = 40;
@@ -23,27 +24,33 @@ function firstBin({ trial: { trace } }: Case, so: (bin: number) => boolean): { b
 
 /** Where the trial has left what its equations stand for. */
 function beyond(c: Case): Beyond[] {
-  const { chamber } = c.plan;
+  const { chamber } = c;
   const { at } = words(c);
-  const { whole } = c.trial.metrics;
   const { high, cold } = c.trial.trace;
   const found: Beyond[] = [];
-  const freezes = Math.max(...chamber.vessels.map((v) => freezingPoint(v.product)));
-  if (chamber.stages[0]!.of === "product" && whole.product.low < freezes)
-    found.push({
-      text: `the product sinks to ${at(whole.product.low)}, where it freezes: the heat of freezing is not in the equations`,
-      moment: whole.product.lowAt,
-    });
-  const warm =
-    hasCooler(chamber) && chamber.cooler.kind === "compressor"
-      ? firstBin(c, (bin) => cold[bin]! > 0 && high.air[bin]! > WARMEST_FOR_COMPRESSOR)
-      : null;
+  for (const { metrics } of c.trial.stages)
+    for (const { judged, whole } of metrics) {
+      const vessel = chamber.vessels.find((v) => v.id === judged);
+      if (!vessel || whole.product.low >= freezingPoint(vessel.product) || found.length > 0) continue;
+      found.push({
+        text: `${withArticle(judgedName(judged, chamber.vessels))} sinks to ${at(whole.product.low)}, where it freezes: the heat of freezing is not in the equations`,
+        moment: whole.product.lowAt,
+      });
+    }
+  const warm = hasCompressor(chamber)
+    ? firstBin(c, (bin) => cold[bin]! > 0 && high.air[bin]! > WARMEST_FOR_COMPRESSOR)
+    : null;
   if (warm)
     found.push({
       text: `the compressor runs in a box of ${at(high.air[warm.bin]!)}, far warmer than its law is drawn up for`,
       moment: warm.moment,
     });
-  const body = hasHeater(chamber) && chamber.heater.kind !== "charcoal" ? highest(c, "heater") : -Infinity;
+  const body = Math.max(
+    -Infinity,
+    ...heatersOf(chamber)
+      .filter((h) => h.kind !== "charcoal")
+      .map((h) => highest(c, "heater", h.id)),
+  );
   if (body > HOTTEST_BODY)
     found.push({
       text: `the heater\u2019s body reaches ${at(body)}, where it radiates more than is reckoned with`,

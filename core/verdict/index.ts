@@ -4,3 +4,4 @@ export * from "./normal";
 export { excludes } from "./remedies";
 export * from "./types";
 export * from "./weigh";
+export { withArticle } from "./words";

@@ -1,89 +1,110 @@
-import { fitOf } from "../chamber";
+import { AIR, fitOf } from "../chamber";
+import type { Edit } from "../model";
 import { displayError, offsetFor } from "../probe";
-import { freezingPoint } from "../product";
+import { freezingPoint, modelOf } from "../product";
 import { measures, printMeasure } from "../quantity";
-import type { Rule } from "./types";
-import { fromTo, words } from "./words";
+import type { Case, Finding, Rule } from "./types";
+import { atFirst, fromTo, words } from "./words";
+
+/** From this share on a culture has done its work: cold no longer harms it. */
+const NEARLY_DONE = 0.9;
+
+/** How far a vessel's product had come as the stage began. */
+const progressOf = ({ chamber, result }: Case, id: string): number =>
+  result.progress[chamber.vessels.findIndex((v) => v.id === id)] ?? 0;
 
 /** The band asks for more than the culture's packet allows. */
 export const outsidePacket: Rule = (c) => {
-  const { product } = c.plan.chamber.vessels[0]!;
-  const stage = c.plan.chamber.stages[0]!;
-  if (product.kind === "hold") return null;
-  const over = stage.high - product.packetHigh;
-  const under = product.packetLow - stage.low;
+  const { vessel, band, metrics } = c;
+  const range = modelOf(vessel.product).range(vessel.product);
+  if (!range) return null;
+  const over = band.high - range.high;
+  const under = progressOf(c, vessel.id) >= NEARLY_DONE ? 0 : range.low - band.low;
   if (Math.max(over, under) <= 0.05) return null;
   const { at, by } = words(c);
+  const own = vessel.band !== null && metrics.judged !== AIR;
+  const where = own ? ({ section: "band", id: vessel.id } as const) : ({ section: "stage", id: c.stage.id } as const);
+  const first = c.chamber.stages[0]!.id === c.stage.id;
+  const edits: Edit[] =
+    own || first
+      ? [
+          { ...where, field: "low", value: undefined },
+          { ...where, field: "high", value: undefined },
+        ]
+      : [
+          { ...where, field: "low", value: range.low },
+          { ...where, field: "high", value: range.high },
+        ];
   return {
     id: "outside-packet",
     severity: "warning",
     station: "job",
     title: over > under ? "Warmer than the packet allows" : "Colder than the packet allows",
-    text: `The packet says ${fromTo(product.packetLow, product.packetHigh, c.scale)}; you allow ${at(stage.low)} to ${at(stage.high)}, ${by(Math.max(over, under))} past it. ${over > under ? "Warm edges bring off-flavours." : "At the cold edge the culture slows and may stop."}`,
+    text: `The packet says ${fromTo(range.low, range.high, c.scale)}; you allow ${at(band.low)} to ${at(band.high)}, ${by(Math.max(over, under))} past it. ${over > under ? "Warm edges bring off-flavours." : "At the cold edge the culture slows and may stop."}`,
     moment: null,
-    remedies: [
-      {
-        id: "packet-band",
-        label: "Keep the band inside the packet\u2019s range",
-        edits: [
-          { section: "stage", field: "low", value: undefined },
-          { section: "stage", field: "high", value: undefined },
-        ],
-      },
-    ],
+    remedies: [{ id: "packet-band", label: "Keep the band inside the packet\u2019s range", edits }],
   };
 };
 
-/** The beer comes within a degree of where it begins to freeze. */
+/** A product comes within a degree of where it begins to freeze. */
 export const nearFreezing: Rule = (c) => {
-  const { product } = c.plan.chamber.vessels[0]!;
-  const point = freezingPoint(product);
-  const coldest = c.trial.metrics.whole.product;
+  if (c.metrics.judged === AIR) return null;
+  const point = freezingPoint(c.vessel.product);
+  const coldest = c.metrics.whole.product;
   if (coldest.low > point + 1) return null;
-  const { at, when } = words(c);
+  const { at, when, theJudged } = words(c);
   return {
     id: "near-freezing",
     severity: coldest.low <= point ? "danger" : "warning",
     station: "settings",
     title: "It may freeze",
-    text: `The product goes down to ${at(coldest.low)} (${when(coldest.lowAt)}); it begins to freeze at about ${at(point)}, give or take a degree.`,
+    text: `${atFirst(theJudged)} goes down to ${at(coldest.low)} (${when(coldest.lowAt)}); it begins to freeze at about ${at(point)}, give or take a degree.`,
     moment: coldest.lowAt,
     remedies: [],
   };
 };
 
-/** The vessel does not go into the cabinet. */
-export const doesNotFit: Rule = (c) => {
-  const { chamber } = c.plan;
-  const fit = fitOf(chamber.cabinet, chamber.vessels[0]!);
-  if (fit.fits) return null;
-  const length = (m: number) => printMeasure(Math.round(-m * 100) / 100, measures.length, "metric");
-  return {
-    id: "does-not-fit",
-    severity: "danger",
-    station: "box",
-    title: "The vessel does not fit",
-    text: [
-      fit.spareHeight < 0 ? `With its airlock a bucket of this volume is ${length(fit.spareHeight)} too tall.` : "",
-      fit.spareWidth < 0 ? `It is ${length(fit.spareWidth)} too wide, with 2\u00a0cm of air around it.` : "",
-      "Take the measures of your own vessel: this is a usual bucket.",
-    ]
-      .filter(Boolean)
-      .join(" "),
-    moment: null,
-    remedies: [],
-  };
-};
+/** A vessel does not go into the cabinet. */
+export const doesNotFit: Rule = (c) =>
+  c.chamber.vessels.flatMap((vessel, i): Finding[] => {
+    const fit = fitOf(c.chamber.cabinet, vessel);
+    if (fit.fits) return [];
+    const length = (m: number) => printMeasure(Math.round(-m * 100) / 100, measures.length, "metric");
+    const several = c.chamber.vessels.length > 1;
+    return [
+      {
+        id: "does-not-fit",
+        about: vessel.id,
+        severity: "danger",
+        station: "box",
+        title: several ? `Vessel ${i + 1} does not fit` : "The vessel does not fit",
+        text: [
+          fit.spareHeight < 0 ? `With its airlock a bucket of this volume is ${length(fit.spareHeight)} too tall.` : "",
+          fit.spareWidth < 0 ? `It is ${length(fit.spareWidth)} too wide, with 2\u00a0cm of air around it.` : "",
+          fit.spareHeight >= 0 && fit.spareWidth >= 0
+            ? "All of them together take more than two thirds of the box."
+            : "",
+          "Take the measures of your own vessel: this is a usual bucket.",
+        ]
+          .filter(Boolean)
+          .join(" "),
+        moment: null,
+        remedies: [],
+      },
+    ];
+  });
 
 /** One chamber is asked for two temperatures. */
 export const twoTemperatures: Rule = (c) => {
-  const stage = c.plan.chamber.stages[0]!;
-  const other = c.plan.chamber.vessels.findIndex(
-    ({ product }, i) =>
-      i > 0 && product.kind !== "hold" && (product.packetLow > stage.high || product.packetHigh < stage.low),
-  );
+  if (c.stage.of === "air") return null;
+  const { stage } = c;
+  const other = c.chamber.vessels.findIndex((v, i) => {
+    const range = modelOf(v.product).range(v.product);
+    if (i === 0 || !range || v.band || progressOf(c, v.id) >= NEARLY_DONE) return false;
+    return range.low > stage.high || range.high < stage.low;
+  });
   if (other < 0) return null;
-  const { product } = c.plan.chamber.vessels[other]!;
+  const { product } = c.chamber.vessels[other]!;
   return {
     id: "two-temperatures",
     severity: "warning",
@@ -95,11 +116,11 @@ export const twoTemperatures: Rule = (c) => {
   };
 };
 
-/** What is known of the probe's error is not in the offset, or an offset stands there without a reason. */
+/** What is known of a probe's error is not in the offset of the unit that reads it. */
 export const offsetWrong: Rule = (c) => {
-  const probe = c.plan.chamber.probes[0]!;
-  if (probe.error === 0) return null; // offsetHides speaks of that
-  const left = displayError(probe, c.plan.settings);
+  const { probe, control, controller, unit } = c;
+  if (probe.error === 0 || unit.offsetLimit === 0) return null; // offsetHides speaks of that
+  const left = displayError(probe, control.settings);
   if (Math.abs(left) < 0.25) return null;
   const { by } = words(c);
   return {
@@ -107,14 +128,45 @@ export const offsetWrong: Rule = (c) => {
     severity: Math.abs(left) >= 1 ? "danger" : "warning",
     station: "probe",
     title: "The display is off from the truth",
-    text: `With a probe that shows ${by(Math.abs(probe.error))} too ${probe.error >= 0 ? "high" : "low"} and an offset of ${by(c.plan.settings.offset)}, the display stands ${by(Math.abs(left))} too ${left > 0 ? "high" : "low"}, and all switching with it. The offset is true minus shown.`,
+    text: `With a probe that shows ${by(Math.abs(probe.error))} too ${probe.error >= 0 ? "high" : "low"} and an offset of ${by(control.settings.offset)}, the display stands ${by(Math.abs(left))} too ${left > 0 ? "high" : "low"}, and all switching with it. The offset is true minus shown.`,
     moment: null,
     remedies: [
       {
         id: "true-offset",
         label: `Set the offset to ${by(offsetFor(probe))}`,
-        edits: [{ section: "settings", field: "offset", value: undefined }],
+        edits: c.plan.stages.map(({ id }) => ({
+          section: "settings",
+          field: "offset",
+          id: controller.id,
+          stage: id,
+          value: undefined,
+        })),
       },
     ],
   };
+};
+
+/** Vessels in one air want bands that no one temperature satisfies. */
+export const bandsApart: Rule = (c) => {
+  const wants = c.chamber.vessels.map((v) => ({ id: v.id, band: v.band ?? c.stage }));
+  const touched = (id: string) =>
+    [...c.chamber.heaters, ...c.chamber.coolers].some((d) => d.at === id && d.toVessel > 0);
+  for (let a = 0; a < wants.length; a++)
+    for (let b = a + 1; b < wants.length; b++) {
+      const [one, two] = [wants[a]!, wants[b]!];
+      if (one.band.low <= two.band.high && two.band.low <= one.band.high) continue;
+      // A belt or a plate of its own keeps one apart from the air around it.
+      if (touched(one.id) || touched(two.id)) continue;
+      return {
+        id: "bands-apart",
+        about: two.id,
+        severity: "warning",
+        station: "job",
+        title: "Two vessels want bands that do not meet",
+        text: `Vessel ${a + 1} is to stay at ${fromTo(one.band.low, one.band.high, c.scale)}, vessel ${b + 1} at ${fromTo(two.band.low, two.band.high, c.scale)}, and both stand in one air. A heater that touches one of them can hold it warmer; nothing holds them apart otherwise.`,
+        moment: null,
+        remedies: [],
+      };
+    }
+  return null;
 };

@@ -1,5 +1,7 @@
+import { AIR } from "../chamber";
+import { stageName } from "../program";
 import type { Scale } from "../quantity";
-import type { Plan, Trial } from "../trial";
+import { servingController, type Plan, type Trial } from "../trial";
 import { airTooHot, airUnseen } from "./air";
 import { alarmBlind, alarmNagging } from "./alarms";
 import { coldBarely, coldTooWeak, heaterBarely, heaterTooWeak, neverArrives, slowArrival } from "./arrival";
@@ -10,70 +12,161 @@ import {
   heaterOversized,
   heaterStaysOff,
   lightOnProduct,
+  notPluggedIn,
   surfaceHot,
 } from "./devices";
 import { outsideModel } from "./ground";
-import { doesNotFit, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
+import { bandsApart, doesNotFit, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
 import { allWell } from "./normal";
+import { nobodyThere, stageStalls, trialTooShort } from "./program";
 import { differentialTooFine, limitsReversed, noAlarm, offsetHides, probeLoose, unitsFight } from "./reading";
 import { boils, fuelEnds, glowTooStrong, iceEnds, oneSided, wastedEnergy } from "./supplies";
 import { leavesBand, livesAtOneEnd, overshoot } from "./swing";
 import { chasing, delayTooLong, delayTooShort, relayWears, shortCycling } from "./switching";
-import type { Rule, Severity, Verdict } from "./types";
+import type { Case, Judgement, Rule, Scope, Severity, Verdict } from "./types";
 
-/** In the order of what hurts most within a severity. */
-const rules: readonly Rule[] = [
-  airTooHot,
-  probeLoose,
-  heaterStaysOff,
-  fridgeStaysOff,
-  limitsReversed,
-  neverArrives,
-  nearFreezing,
-  heaterTooWeak,
-  coldTooWeak,
-  fuelEnds,
-  glowTooStrong,
-  unitsFight,
-  chasing,
-  offsetWrong,
-  offsetHides,
-  oneSided,
-  iceEnds,
-  leavesBand,
-  doesNotFit,
-  boils,
-  surfaceHot,
-  heaterCutsOut,
-  fridgeThermostat,
-  delayTooShort,
-  delayTooLong,
-  shortCycling,
-  differentialTooFine,
-  alarmBlind,
-  alarmNagging,
-  outsideModel,
-  outsidePacket,
-  twoTemperatures,
-  lightOnProduct,
-  wastedEnergy,
-  slowArrival,
-  overshoot,
-  heaterBarely,
-  coldBarely,
-  heaterOversized,
-  livesAtOneEnd,
-  airUnseen,
-  relayWears,
-  noAlarm,
-  allWell,
+/** In the order of what hurts most within a severity, each with what it is asked about. */
+const rules: readonly (readonly [Scope, Rule])[] = [
+  ["stage", airTooHot],
+  ["judged", probeLoose],
+  ["program", heaterStaysOff],
+  ["program", fridgeStaysOff],
+  ["controller", limitsReversed],
+  ["judged", neverArrives],
+  ["judged", nearFreezing],
+  ["judged", heaterTooWeak],
+  ["judged", coldTooWeak],
+  ["program", fuelEnds],
+  ["stage", glowTooStrong],
+  ["judged", unitsFight],
+  ["judged", chasing],
+  ["controller", offsetWrong],
+  ["controller", offsetHides],
+  ["program", notPluggedIn],
+  ["stage", stageStalls],
+  ["program", trialTooShort],
+  ["judged", oneSided],
+  ["program", iceEnds],
+  ["judged", leavesBand],
+  ["program", doesNotFit],
+  ["judged", boils],
+  ["program", surfaceHot],
+  ["program", heaterCutsOut],
+  ["program", fridgeThermostat],
+  ["controller", delayTooShort],
+  ["controller", delayTooLong],
+  ["controller", shortCycling],
+  ["controller", differentialTooFine],
+  ["controller", alarmBlind],
+  ["controller", alarmNagging],
+  ["program", outsideModel],
+  ["judged", outsidePacket],
+  ["stage", twoTemperatures],
+  ["stage", bandsApart],
+  ["program", lightOnProduct],
+  ["program", wastedEnergy],
+  ["stage", nobodyThere],
+  ["judged", slowArrival],
+  ["judged", overshoot],
+  ["judged", heaterBarely],
+  ["judged", coldBarely],
+  ["stage", heaterOversized],
+  ["judged", livesAtOneEnd],
+  ["judged", airUnseen],
+  ["controller", relayWears],
+  ["stage", noAlarm],
+  ["program", allWell],
 ];
 
 const weight: Record<Severity, number> = { danger: 0, warning: 1, note: 2, good: 3 };
 
+/** Every case of a scope, stage by stage; the whole program is asked about with its first. */
+export function casesOf(judgement: Judgement, scope: Scope): Case[] {
+  const { plan, trial } = judgement;
+  const { chamber } = plan;
+  const results = scope === "program" ? trial.stages.slice(0, 1) : trial.stages;
+  return results.flatMap((result): Case[] => {
+    const s = chamber.stages.findIndex((stage) => stage.id === result.id);
+    const stage = chamber.stages[s]!;
+    const stagePlan = plan.stages[s]!;
+    const about = (judged: string, c: number): Case => {
+      const controller = chamber.controllers[c]!;
+      const metrics =
+        scope === "program" ? trial.metrics : (result.metrics.find((m) => m.judged === judged) ?? result.metrics[0]!);
+      const vessel = chamber.vessels.find((v) => v.id === metrics.judged) ?? chamber.vessels[0]!;
+      return {
+        ...judgement,
+        chamber,
+        stagePlan,
+        stage,
+        result,
+        metrics,
+        band: (metrics.judged === AIR ? null : vessel.band) ?? stage,
+        vessel,
+        controller,
+        unit: controller.unit,
+        control: stagePlan.controls[c]!,
+        probe: chamber.probes.find((p) => p.id === controller.probes[0])!,
+      };
+    };
+    const serving = (id: string) => servingController(chamber, { id });
+    if (scope === "controller") return chamber.controllers.map((_, c) => about(stagePlan.controls[c]!.holds, c));
+    const ids = result.metrics.map((m) => m.judged);
+    return (scope === "judged" ? ids : ids.slice(0, 1)).map((id) => about(id, serving(id)));
+  });
+}
+
+/** What a case is about, where there are several of its kind. */
+function subjectOf(c: Case, scope: Scope): string | null {
+  if (scope === "judged") return c.result.metrics.length > 1 ? c.metrics.judged : null;
+  if (scope === "controller") return c.chamber.controllers.length > 1 ? c.controller.id : null;
+  return null;
+}
+
+/** A verdict that several stages share: what hurts most, with the names of the others. */
+function merged(all: readonly Verdict[], { chamber }: Plan): Verdict {
+  const [worst, ...others] = [...all].sort((a, b) => weight[a.severity] - weight[b.severity]);
+  const name = (v: Verdict) => stageName(chamber.stages, v.stage!);
+  if (worst!.stage === null) return worst!;
+  const also = others.length > 0 ? ` Likewise in ${others.map(name).join(", ")}.` : "";
+  return { ...worst!, text: `${name(worst!)}: ${worst!.text}${also}` };
+}
+
+/** Verdicts that hold for a kind as a whole say the same of every vessel: one is enough. */
+const ofTheBox = new Set([
+  "heater-too-weak",
+  "cold-too-weak",
+  "heater-barely",
+  "cold-barely",
+  "chasing",
+  "units-fight",
+  "boils",
+]);
+
 /** All verdicts on a trial, what hurts most first. Never empty where the product reaches its band: then what is normal is said. */
 export function judge(plan: Plan, trial: Trial, scale: Scale): Verdict[] {
-  const found = rules.map((rule) => rule({ plan, trial, scale })).filter((v) => v !== null);
+  const several = plan.chamber.stages.length > 1;
+  const found = rules.flatMap(([scope, rule]) => {
+    const own = casesOf({ plan, trial, scale }, scope).flatMap((c): Verdict[] => {
+      const answer = rule(c);
+      const findings = answer === null ? [] : Array.isArray(answer) ? answer : [answer];
+      return findings.map((f) => ({
+        ...f,
+        stage: several && scope !== "program" ? c.stage.id : null,
+        about: ofTheBox.has(f.id) ? null : (f.about ?? subjectOf(c, scope)),
+      }));
+    });
+    const keys = [...new Set(own.map((v) => `${v.id}|${v.about}`))];
+    return keys.map((key) =>
+      merged(
+        // Of one stage the first is enough: they differ in what they are about, or not at all.
+        own
+          .filter((v) => `${v.id}|${v.about}` === key)
+          .filter((v, i, all) => all.findIndex((w) => w.stage === v.stage) === i),
+        plan,
+      ),
+    );
+  });
   const bad = found.some((v) => v.severity === "danger");
   return found.filter((v) => v.severity !== "good" || !bad).sort((a, b) => weight[a.severity] - weight[b.severity]);
 }

@@ -1,25 +1,46 @@
-import { hasCooler, hasHeater } from "../chamber";
+import { AIR, hasFire, hasHeater } from "../chamber";
+import { stageName } from "../program";
 import { printDuration, printNumber } from "../quantity";
-import type { Case, Rule } from "./types";
-import { movesOrStays } from "./words";
+import { judgedName, switchesOf, type Cycle, type Metrics } from "../trial";
+import type { Judgement, Rule } from "./types";
+import { atFirst, movesOrStays, withArticle } from "./words";
 
-/** Sentences on what one will see while all is well; empty where the trial never settles. */
-export function whatIsNormal({ trial, scale, plan }: Case): string[] {
-  const { settled, usualCold, usualHeat, timeToBand } = trial.metrics;
-  if (!settled || timeToBand === null) return [];
-  const stage = plan.chamber.stages[0]!;
-  const lines = [
-    `The display ${movesOrStays(settled.reading.low, settled.reading.high, scale, "wanders from")}, the ${stage.of === "air" ? "air" : "product"} itself ${movesOrStays(settled.product.low, settled.product.high, scale, "from")}.`,
-  ];
-  const cycle = (device: string, usual: { run: number; rest: number | null }, look: string) =>
+/** How what is judged moves in a stage once it is settled: display, and each thing itself. */
+function swings({ scale, plan }: Judgement, all: readonly Metrics[]): string[] {
+  const [first] = all;
+  if (!first?.settled) return [];
+  const { reading } = first.settled;
+  const itself = all
+    .filter((m) => m.settled !== null)
+    .map((m) => {
+      const name = withArticle(judgedName(m.judged, plan.chamber.vessels));
+      const { low, high } = m.settled!.product;
+      return `${name}${m.judged === AIR || plan.chamber.vessels.length === 1 ? " itself" : ""} ${movesOrStays(low, high, scale, "from")}`;
+    });
+  return [`The display ${movesOrStays(reading.low, reading.high, scale, "wanders from")}, ${itself.join(", ")}.`];
+}
+
+/**
+ * Sentences on what one will see in a stage while all is well; empty where it never settles.
+ * @param id of the stage
+ */
+export function whatIsNormal(judgement: Judgement, id: string): string[] {
+  const { trial, plan } = judgement;
+  const metrics = trial.stages.find((s) => s.id === id)?.metrics ?? [];
+  const lines = swings(judgement, metrics);
+  if (lines.length === 0) return [];
+  const { usualCold, usualHeat } = metrics[0]!;
+  const cycle = (device: string, usual: Cycle, look: string) =>
     usual.rest === null
       ? `${device} runs ${printDuration(usual.run)} at a time.`
       : `${device} runs ${printDuration(usual.run)} in ${printDuration(usual.run + usual.rest)}; past ${printDuration(usual.run * 3)} look at ${look}.`;
-  if (usualCold && hasCooler(plan.chamber))
-    lines.push(cycle(plan.plugged.compressor ? "The fridge" : "The cooling", usualCold, "door, frost and probe"));
-  if (usualHeat && hasHeater(plan.chamber))
+  const { chamber } = plan;
+  const compressor = plan.stages[0]!.controls.some((u) => u.plugged.compressor);
+  if (usualCold && switchesOf(chamber).cold)
+    lines.push(cycle(compressor ? "The fridge" : "The cooling", usualCold, "door, frost and probe"));
+  if (usualHeat && hasHeater(chamber))
     lines.push(
-      plan.chamber.heater.kind === "charcoal"
+      hasFire(chamber)
         ? cycle("The blower", usualHeat, "fuel, ash and lid")
         : cycle("The heater", usualHeat, "door, plug and probe"),
     );
@@ -27,21 +48,27 @@ export function whatIsNormal({ trial, scale, plan }: Case): string[] {
   return lines;
 }
 
-/** Nothing is wrong: what is normal, and what it costs. */
+/** Nothing is wrong: what is normal in each stage, and what it costs. */
 export const allWell: Rule = (c) => {
-  const lines = whatIsNormal(c);
+  const { stages } = c.chamber;
+  const lines = c.trial.stages.flatMap(({ id }) => {
+    const own = whatIsNormal(c, id);
+    if (own.length === 0) return [];
+    return stages.length > 1 ? [`${stageName(stages, id)}: ${own.join(" ")}`] : own;
+  });
   if (lines.length === 0) return null;
-  const { energy } = c.trial.metrics;
-  const { plan } = c;
-  const fire = plan.chamber.heater.kind === "charcoal";
-  const kilowattHours =
-    ((plan.chamber.heater.kind === "charcoal" ? 0 : energy.heater) + energy.cooler) / 3.6e6 / c.trial.days;
+  const { energy, fuelBurned } = c.trial.metrics;
+  const kilowattHours = (energy.heater - energy.fire + energy.cooler) / 3.6e6 / c.trial.days;
+  const costs = [
+    hasFire(c.chamber) ? `burns about ${printNumber(fuelBurned / c.trial.days, 0.1)}\u00a0kg a day` : "",
+    !hasFire(c.chamber) || kilowattHours >= 0.05 ? `uses about ${printNumber(kilowattHours, 0.1)}\u00a0kWh a day` : "",
+  ].filter(Boolean);
   return {
     id: "all-well",
     severity: "good",
     station: "settings",
     title: "What is normal",
-    text: `${lines.join(" ")} ${fire ? `It burns about ${printNumber(c.trial.metrics.fuelBurned / c.trial.days, 0.1)}\u00a0kg a day` : `It uses about ${printNumber(kilowattHours, 0.1)}\u00a0kWh a day`} (estimate).`,
+    text: `${lines.join(" ")} ${atFirst(`it ${costs.join(" and ")}`)} (estimate).`,
     moment: null,
     remedies: [],
   };

@@ -22,17 +22,18 @@ describe("remedies that exclude each other", () => {
     field: "heatingDifferential",
     value: kelvins(value),
   });
-  const place = (value: "air" | "strapped", index = 0): Edit => ({ section: "probe", field: "place", index, value });
+  const place = (value: "air" | "strapped", id = "p1"): Edit => ({ section: "probe", field: "place", id, value });
   it.each([
     ["other values of one number", remedy("a", differential(1)), remedy("b", differential(2)), true],
     ["the same value", remedy("a", differential(1)), remedy("b", differential(1)), false],
     ["different things", remedy("a", differential(1)), remedy("b", place("strapped")), false],
-    ["different probes", remedy("a", place("air")), remedy("b", place("strapped", 1)), false],
+    ["different probes", remedy("a", place("air")), remedy("b", place("strapped", "p2")), false],
+    ["the same probe", remedy("a", place("air")), remedy("b", place("strapped")), true],
     [
-      "one place, named with and without its number",
-      remedy("a", place("air", 0)),
-      remedy("b", { section: "probe", field: "place", value: "strapped" }),
-      true,
+      "one number in different stages",
+      remedy("a", { ...differential(1), stage: "s1" }),
+      remedy("b", { ...differential(2), stage: "s2" }),
+      false,
     ],
   ])("%s", (_, a, b, expected) => {
     expect(excludes(a, b)).toBe(expected);

@@ -1,21 +1,26 @@
-import { fitToUnit, parametersOf, pointsOf, resolutionOf, settingsAt, type Points } from "../controller";
-import { isBath } from "../chamber";
-import type { Edit, SettingName } from "../model";
+import { heaterFor, heaterPower, heatNeeded, heatersOf, isBath } from "../chamber";
+import { fitToUnit, parametersOf, resolutionOf, settingsAt, settingTable, type Points } from "../controller";
+import type { Edit } from "../model";
 import { placeAtProduct, probeMove } from "../probe";
-import { celsius } from "../quantity";
+import { celsius, measures, printMeasure } from "../quantity";
+import { groupOf, pointsIn, stepOf } from "./group";
 import type { Case, Remedy } from "./types";
 
 /** Remedies that several rules offer; each is null where it would change nothing. */
 
-/** The edits that make the unit switch at other readings, in the parameters that it has; null where nothing changes. */
-function switchAt({ plan }: Case, points: Points): Edit[] | null {
-  const { settings, chamber } = plan;
-  const { unit } = chamber;
-  const next = fitToUnit(settingsAt(points, unit, settings), unit);
-  const half = resolutionOf(unit) / 2;
-  const edits = parametersOf(unit)
-    .filter((field) => Math.abs(next[field] - settings[field]) > half)
-    .map((field): Edit => ({ section: "settings", field, value: next[field] }) as Edit);
+/** The edits that make every unit of a group switch at other readings, in the parameters that it has; null where nothing changes. */
+function switchAt(c: Case, points: Points): Edit[] | null {
+  const edits = groupOf(c).flatMap(({ control, controller }) => {
+    const { unit } = controller;
+    const next = fitToUnit(settingsAt(points, unit, control.settings), unit);
+    const half = resolutionOf(unit) / 2;
+    return parametersOf(unit)
+      .filter((field) => Math.abs(next[field] - control.settings[field]) > half)
+      .map(
+        (field): Edit =>
+          ({ section: "settings", field, id: controller.id, stage: c.stage.id, value: next[field] }) as Edit,
+      );
+  });
   return edits.length ? edits : null;
 }
 
@@ -24,52 +29,58 @@ const remedy = (id: string, label: string, edits: Edit[] | null): Remedy | null 
 
 /** Both differentials, the ends at which each goes off left where they are; rounded away from them. */
 function withDifferentials(c: Case, heating: number, cooling: number): Points {
-  const { settings, chamber } = c.plan;
-  const points = pointsOf(settings, chamber.unit);
-  const tail = resolutionOf(chamber.unit) * 0.499;
-  const least = chamber.unit.differentialLow;
+  const points = pointsIn(c);
+  const tail = stepOf(c) * 0.499;
+  const least = Math.max(c.unit.differentialLow, ...groupOf(c).map((u) => u.controller.unit.differentialLow));
   return {
     ...points,
     heatOn: celsius(points.heatOff - Math.max(heating + tail, least)),
-    coolOn: celsius(points.coolOff + Math.max(cooling + tail, least)),
+    coldOn: celsius(points.coldOff + Math.max(cooling + tail, least)),
   };
 }
 
-const differentialsOf = ({ plan }: Case) => {
-  const points = pointsOf(plan.settings, plan.chamber.unit);
-  return { heating: points.heatOff - points.heatOn, cooling: points.coolOn - points.coolOff };
+const differentialsOf = (c: Case) => {
+  const points = pointsIn(c);
+  return { heating: points.heatOff - points.heatOn, cooling: points.coldOn - points.coldOff };
 };
 
-export function strapProbe({ plan }: Case): Remedy | null {
-  const { probes, cabinet, vessels } = plan.chamber;
-  const place = placeAtProduct(vessels[0]!);
-  if (isBath(cabinet.kind) || probes[0]!.place === place) return null;
+/** The margins of all that hold the same: what is widest binds. */
+function marginsIn(c: Case) {
+  const all = [c.control, ...groupOf(c).map((u) => u.control)].map((u) => u.margins);
+  return {
+    heating: Math.max(...all.map((m) => m.heating)),
+    cooling: Math.max(...all.map((m) => m.cooling)),
+  };
+}
+
+export function strapProbe({ chamber, probe, vessel }: Case): Remedy | null {
+  const place = placeAtProduct(vessel);
+  if (isBath(chamber.cabinet.kind) || probe.place === place) return null;
   return {
     ...(place === "core"
       ? { id: "into-product", label: "Push the probe into the product" }
       : { id: "strap-probe", label: "Strap the probe to the vessel, under insulation" }),
-    edits: probeMove(place),
+    edits: probeMove(place, probe.id),
   };
 }
 
 /** Puts typed numbers back to what the band asks for. */
-export function backToAdvised({ plan: { settings, advised, chamber } }: Case): Remedy | null {
-  const half = resolutionOf(chamber.unit) / 2;
-  const alarms: readonly SettingName[] = ["lowAlarm", "highAlarm", "lowDeviation", "highDeviation", "offset"];
-  const fields = parametersOf(chamber.unit).filter(
-    (field) => !alarms.includes(field) && Math.abs(settings[field] - advised[field]) > half,
-  );
-  if (fields.length === 0) return null;
-  return {
-    id: "advised",
-    label: "Go back to the settings that follow from the band",
-    edits: fields.map((field) => ({ section: "settings", field, value: undefined }) as Edit),
-  };
+export function backToAdvised(c: Case): Remedy | null {
+  const edits = groupOf(c).flatMap(({ control: { settings, advised }, controller: { unit, id } }) => {
+    const half = resolutionOf(unit) / 2;
+    return parametersOf(unit)
+      .filter((field) => settingTable[field].decides === "switching" || field === "compressorDelay")
+      .filter((field) => Math.abs(settings[field] - advised[field]) > half)
+      .map((field) => ({ section: "settings", field, id, stage: c.stage.id, value: undefined }) as Edit);
+  });
+  return edits.length === 0
+    ? null
+    : { id: "advised", label: "Go back to the settings that follow from the band", edits };
 }
 
 export function widenToMargins(c: Case): Remedy | null {
-  const { margins } = c.plan;
-  const measured = c.trial.metrics.runOn;
+  const margins = marginsIn(c);
+  const measured = c.metrics.runOn;
   const now = differentialsOf(c);
   const heating = Math.max(margins.heating, measured.cold + 0.2, now.heating);
   const cooling = Math.max(margins.cooling, measured.heat + 0.2, now.cooling);
@@ -82,7 +93,7 @@ export function widenToMargins(c: Case): Remedy | null {
 }
 
 export function narrow(c: Case): Remedy | null {
-  const { margins } = c.plan;
+  const margins = marginsIn(c);
   const now = differentialsOf(c);
   const heating = Math.max(now.heating / 2, margins.heating);
   const cooling = Math.max(now.cooling / 2, margins.cooling);
@@ -124,26 +135,56 @@ export function doubleCold(c: Case): Remedy | null {
 
 /** Moves all switching so that the product's swing is centred on the target. */
 export function shiftSetpoint(c: Case): Remedy | null {
-  const { plan, trial } = c;
-  const range = trial.metrics.arrived?.product;
+  const range = c.metrics.arrived?.product;
   if (!range) return null;
-  const { low, high } = plan.chamber.stages[0]!;
+  const { low, high } = c.band;
   const shift = (low + high) / 2 - (range.low + range.high) / 2;
-  const points = pointsOf(plan.settings, plan.chamber.unit);
+  const points = pointsIn(c);
   const moved = (t: number) => celsius(t + shift);
   return remedy(
     "shift",
-    plan.chamber.unit.kind === "twoLimits"
+    c.unit.kind === "twoLimits"
       ? "Move both limits so that the swing lies in the middle of the band"
       : "Move the setpoint so that the swing lies in the middle of the band",
     switchAt(c, {
       heatOn: moved(points.heatOn),
       heatOff: moved(points.heatOff),
-      coolOn: moved(points.coolOn),
-      coolOff: moved(points.coolOff),
+      coldOn: moved(points.coldOn),
+      coldOff: moved(points.coldOff),
     }),
   );
 }
+
+export const watts = (w: number): string => printMeasure(Math.round(w), measures.power, "metric");
+
+/** The usual size of all heaters together for a case, W, and what holding takes. */
+export function heatOf(c: Case): { need: number; usual: number; power: number } {
+  const need = heatNeeded(c.chamber, c.band.target, c.stage, c.metrics.judged);
+  return { need, usual: heaterFor(need, c.chamber.cabinet.kind), power: heaterPower(c.chamber) };
+}
+
+/** Another heater in the place of the strongest one, so that all together have a power. */
+export function heaterOfPower({ chamber }: Pick<Case, "chamber">, power: number, id = "heater"): Remedy | null {
+  const strongest = [...chamber.heaters].sort((a, b) => b.power - a.power)[0];
+  if (!strongest) return null;
+  const others = heatersOf(chamber)
+    .filter((h) => h.id !== strongest.id)
+    .reduce((sum, h) => sum + h.power, 0);
+  const value = power - others;
+  if (value <= 0) return null;
+  return {
+    id,
+    label: `Use a ${watts(value)} heater`,
+    edits: [{ section: "heater", field: "power", id: strongest.id, value }],
+  };
+}
+
+/** Fills the vessel at the target: nothing has to be brought there. */
+export const startNearer = ({ vessel, band }: Case, at: (t: number) => string): Remedy => ({
+  id: "start-nearer",
+  label: `Fill it at ${at(band.target)}`,
+  edits: [{ section: "vessel", field: "startTemperature", id: vessel.id, value: band.target }],
+});
 
 /** Whether two remedies want different values of the same thing: only one of them can be kept. */
 export function excludes(a: Remedy, b: Remedy): boolean {
@@ -152,7 +193,8 @@ export function excludes(a: Remedy, b: Remedy): boolean {
       (y) =>
         x.section === y.section &&
         x.field === y.field &&
-        (x.index ?? 0) === (y.index ?? 0) &&
+        x.id === y.id &&
+        x.stage === y.stage &&
         JSON.stringify(x.value) !== JSON.stringify(y.value),
     ),
   );

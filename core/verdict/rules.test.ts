@@ -1,13 +1,13 @@
-import type { ChamberRecord, Edit } from "../model";
-import { addVessel, tryEdits } from "../chamber";
+import { applyEdits, type ChamberRecord, type Edit } from "../model";
+import { addVessel, splitController, tryEdits } from "../chamber";
 import { celsius, kelvins } from "../quantity";
 import { heaterOf, meeting, probeAt, recordWith, steadyRoom } from "../testing/build";
-import { plainTrial, planOf, runTrial } from "../trial";
+import { planOf, runTrial, trialOf } from "../trial";
 import { judge, type Verdict } from ".";
 
 const HOUR = 3600;
-const set = (section: string, field: string, value: unknown, index?: number): Edit =>
-  ({ section, field, value, ...(index === undefined ? {} : { index }) }) as Edit;
+const set = (section: string, field: string, value: unknown, id?: string): Edit =>
+  ({ section, field, value, ...(id === undefined ? {} : { id }) }) as Edit;
 const band = (low: number, high: number, start = (low + high) / 2) => [
   set("product", "kind", "hold"),
   set("stage", "low", celsius(low)),
@@ -20,7 +20,7 @@ const room = (low: number, high: number) => [set("room", "low", celsius(low)), s
 
 function verdictsOn(record: ChamberRecord, days: number): Verdict[] {
   const plan = planOf(record);
-  return judge(plan, runTrial(plainTrial(plan.chamber, plan.settings, days)), "C");
+  return judge(plan, runTrial(trialOf(plan, days)), "C");
 }
 
 const winter = [...steadyRoom(5), ...band(19, 21)];
@@ -28,6 +28,10 @@ const summer = [...steadyRoom(30), ...band(19, 21)];
 const foam = [box("foam"), ...steadyRoom(18), ...unit("heatOnly")];
 const drum = [box("drum"), ...steadyRoom(12), ...band(110, 125, 5), ...unit("heatOnly"), set("heater", "power", 6000)];
 const bucketOf = (...edits: Edit[]) => addVessel(recordWith(...edits));
+
+/** Two opposed units on one probe. */
+const opposed = (...edits: Edit[]) =>
+  applyEdits(splitController("u1")(recordWith(...steadyRoom(20), ...band(19, 21), heaterOf(120))), edits);
 
 /** Each rule on a real trial that it fires on, and on its nearest neighbour that it leaves alone. */
 const cases: [id: string, firing: ChamberRecord, silent: ChamberRecord, days?: number][] = [
@@ -86,27 +90,13 @@ const cases: [id: string, firing: ChamberRecord, silent: ChamberRecord, days?: n
   ],
   [
     "wasted-energy",
-    recordWith(
-      ...steadyRoom(20),
-      ...band(19, 21),
-      heaterOf(120),
-      ...unit("pair"),
-      set("settings", "setpoint", celsius(21)),
-      set("settings", "coldSetpoint", celsius(18)),
-    ),
-    recordWith(...steadyRoom(20), ...band(19, 21), heaterOf(120), ...unit("pair")),
+    opposed(set("settings", "setpoint", celsius(21), "u1"), set("settings", "setpoint", celsius(18), "u2")),
+    opposed(),
   ],
   [
     "units-fight",
-    recordWith(
-      ...steadyRoom(20),
-      ...band(19, 21),
-      heaterOf(120),
-      ...unit("pair"),
-      set("settings", "setpoint", celsius(21)),
-      set("settings", "coldSetpoint", celsius(18)),
-    ),
-    recordWith(...steadyRoom(20), ...band(19, 21), heaterOf(120), ...unit("pair")),
+    opposed(set("settings", "setpoint", celsius(21), "u1"), set("settings", "setpoint", celsius(18), "u2")),
+    opposed(),
   ],
   [
     "boils",
@@ -175,7 +165,7 @@ const cases: [id: string, firing: ChamberRecord, silent: ChamberRecord, days?: n
         ...two,
         vessels: [
           two.vessels[0]!,
-          { vessel: {}, product: { kind: { value: "lager" as const, origin: "typed" as const } } },
+          { id: "v2", vessel: {}, product: { kind: { value: "lager" as const, origin: "typed" as const } }, band: {} },
         ],
       };
     })(),
@@ -209,7 +199,7 @@ describe("further rules on real trials", () => {
   it("a hot box is outside of what can be computed only where its compressor runs in the heat, at that moment", () => {
     const hot = recordWith(...steadyRoom(44), ...band(41, 43));
     const plan = planOf(hot);
-    const trial = runTrial(plainTrial(plan.chamber, plan.settings, 5));
+    const trial = runTrial(trialOf(plan, 5));
     const { moment } = judge(plan, trial, "C").find((v) => v.id === "outside-model")!;
     const bin = Math.floor((moment! - trial.trace.from) / trial.trace.width);
     expect(trial.trace.cold[bin]).toBeGreaterThan(0);

@@ -1,28 +1,33 @@
-import { boxes, coolerChoice, hasCooler, hasHeater, heatNeeded, coolersFor } from "../chamber";
-import { outletsOf } from "../controller";
-import { measures, printDuration, printMeasure, printNumber } from "../quantity";
-import type { Case, Rule } from "./types";
+import { boxes, coolerChoice, coolersFor, hasIce, heatersOf, isIce } from "../chamber";
+import { printDuration, printNumber } from "../quantity";
+import { switchesOf } from "../trial";
+import { binsOf, judgedLine } from "./lines";
+import { heatOf, watts } from "./remedies";
+import type { Case, Finding, Rule } from "./types";
 import { words } from "./words";
 
 const HOUR = 3600;
 
-/** The fire ends before the trial does. */
+/** A fire ends before the trial does. */
 export const fuelEnds: Rule = (c) => {
   const { fuelOutAt } = c.trial.metrics;
-  const { heater } = c.plan.chamber;
-  if (fuelOutAt === null || heater.kind !== "charcoal") return null;
-  const forced = c.plan.chamber.happenings.some((h) => h.kind === "fuelOut" && h.at <= fuelOutAt);
+  const fire = heatersOf(c.chamber).find((h) => h.kind === "charcoal");
+  if (fuelOutAt === null || !fire) return null;
+  const forced = c.chamber.happenings.some((h) => h.kind === "fuelOut" && h.at <= fuelOutAt);
   if (forced) return null;
   const { when } = words(c);
-  const seconds = c.trial.days * 86_400;
-  const wanted = Math.ceil(((heater.fuel * seconds) / fuelOutAt) * 1.1 * 10) / 10;
+  // Of a program that comes to its end, the rest of the trial needs no fire.
+  const seconds = c.trial.finishedAt ?? c.trial.days * 86_400;
+  if (fuelOutAt >= seconds) return null;
+  const wanted = Math.ceil(((fire.fuel * seconds) / fuelOutAt) * 1.1 * 10) / 10;
   const kilograms = (kg: number) => `${printNumber(kg, 0.1)}\u00a0kg`;
   return {
     id: "fuel-ends",
+    about: fire.id,
     severity: "danger",
     station: "heat",
     title: "The fuel ends before the time is up",
-    text: `${kilograms(heater.fuel)} last ${printDuration(fuelOutAt)}, to ${when(fuelOutAt)}; the trial runs ${printDuration(seconds)}. Wind and leaks can halve that.`,
+    text: `${kilograms(fire.fuel)} last ${printDuration(fuelOutAt)}, to ${when(fuelOutAt)}; the ${c.trial.finishedAt === null ? "trial" : "program"} runs ${printDuration(seconds)}. Wind and leaks can halve that.`,
     moment: fuelOutAt,
     remedies:
       wanted <= 40
@@ -30,7 +35,7 @@ export const fuelEnds: Rule = (c) => {
             {
               id: "more-fuel",
               label: `Charge ${kilograms(wanted)}`,
-              edits: [{ section: "heater", field: "fuel", value: wanted }],
+              edits: [{ section: "heater", field: "fuel", id: fire.id, value: wanted }],
             },
           ]
         : [],
@@ -39,23 +44,27 @@ export const fuelEnds: Rule = (c) => {
 
 /** The glow alone is more than the hold takes: no blower can control that. */
 export const glowTooStrong: Rule = (c) => {
-  const { chamber } = c.plan;
-  const { heater } = chamber;
-  const need = heatNeeded(chamber, chamber.stages[0]!.target);
-  if (heater.kind !== "charcoal" || !hasHeater(chamber) || heater.idlePower <= need) return null;
-  const watts = (w: number) => printMeasure(Math.round(w), measures.power, "metric");
+  const fires = heatersOf(c.chamber).filter((h) => h.kind === "charcoal");
+  const glow = fires.reduce((sum, h) => sum + h.idlePower, 0);
+  const { need } = heatOf(c);
+  if (fires.length === 0 || glow <= need) return null;
   return {
     id: "glow-too-strong",
     severity: "danger",
     station: "heat",
     title: "Leaks feed the fire more than the hold needs",
-    text: `With its blower at rest the fire still gives ${watts(heater.idlePower)}; holding takes ${watts(need)}. No controller can hold that down: close the leaks.`,
+    text: `With its blower at rest the fire still gives ${watts(glow)}; holding takes ${watts(need)}. No controller can hold that down: close the leaks.`,
     moment: null,
     remedies: [
       {
         id: "close-leaks",
         label: `Close the leaks until it glows at ${watts(need / 3)}`,
-        edits: [{ section: "heater", field: "idlePower", value: Math.round(need / 3) }],
+        edits: fires.map((h) => ({
+          section: "heater",
+          field: "idlePower",
+          id: h.id,
+          value: Math.round(need / 3 / fires.length),
+        })),
       },
     ],
   };
@@ -64,88 +73,98 @@ export const glowTooStrong: Rule = (c) => {
 /** The ice is gone, and nobody changes it. */
 export const iceEnds: Rule = (c) => {
   const { iceGoneAt } = c.trial.metrics;
-  const { cooler } = c.plan.chamber;
-  if (cooler.kind !== "ice" || iceGoneAt === null) return null;
-  if (cooler.iceEvery > 0 && cooler.iceEvery <= iceGoneAt) return null;
+  if (iceGoneAt === null) return null;
   const { when } = words(c);
   const every = Math.max(HOUR, Math.floor((iceGoneAt * 0.8) / HOUR) * HOUR);
-  return {
-    id: "ice-ends",
-    severity: "warning",
-    station: "heat",
-    title: "The ice is gone before it is changed",
-    text: `${printNumber(cooler.iceMass, 0.1)}\u00a0kg have melted after ${printDuration(iceGoneAt)} (${when(iceGoneAt)}). From then on nothing cools.`,
-    moment: iceGoneAt,
-    remedies: [
-      {
-        id: "change-ice",
-        label: `Change it every ${printDuration(every)}`,
-        edits: [{ section: "cooler", field: "iceEvery", value: every }],
-      },
-    ],
-  };
+  return c.chamber.coolers
+    .filter((k) => isIce(k) && !(k.iceEvery > 0 && k.iceEvery <= iceGoneAt))
+    .map((ice): Finding => ({
+      id: "ice-ends",
+      about: ice.id,
+      severity: "warning",
+      station: "heat",
+      title: "The ice is gone before it is changed",
+      text: `${printNumber(ice.iceMass, 0.1)}\u00a0kg have melted after ${printDuration(iceGoneAt)} (${when(iceGoneAt)}). From then on nothing cools.`,
+      moment: iceGoneAt,
+      remedies: [
+        {
+          id: "change-ice",
+          label: `Change it every ${printDuration(every)}`,
+          edits: [{ section: "cooler", field: "iceEvery", id: ice.id, value: every }],
+        },
+      ],
+    }));
 };
 
-/** Hours a day that the judged temperature is past one end of its band, from the trace since its arrival. */
-function hoursPast({ trial, plan }: Case, side: "above" | "below"): number {
-  const { trace, metrics, days } = trial;
-  const { low, high } = plan.chamber.stages[0]!;
+/** Hours a day that what is judged is past one end of its band, from the trace since its arrival in the stage. */
+function hoursPast(c: Case, side: "above" | "below"): number {
+  const { trace } = c.trial;
+  const { metrics, band } = c;
   if (metrics.timeToBand === null) return 0;
+  const line = judgedLine(c);
   let seconds = 0;
-  for (let i = 0; i < trace.bins; i++) {
-    if (i * trace.width < metrics.timeToBand) continue;
-    if (side === "above" ? trace.low.product[i]! > high : trace.high.product[i]! < low) seconds += trace.width;
+  for (const i of binsOf(c)) {
+    if (trace.from + i * trace.width < metrics.from + metrics.timeToBand) continue;
+    if (side === "above" ? line.low[i]! > band.high : line.high[i]! < band.low) seconds += trace.width;
   }
-  return seconds / HOUR / days;
+  return seconds / HOUR / (metrics.seconds / 86_400);
 }
 
 /** With only heat, or only cold, there are hours in which nothing holds it. */
 export const oneSided: Rule = (c) => {
-  const { chamber } = c.plan;
-  const { heat, cold } = outletsOf(chamber.unit);
-  const canHeat = hasHeater(chamber) && heat;
-  const canCool = (hasCooler(chamber) && cold) || chamber.cooler.kind === "ice";
+  const { chamber } = c;
+  const can = switchesOf(chamber);
+  const canHeat = can.heat;
+  const canCool = can.cold || hasIce(chamber);
   if (canHeat === canCool || chamber.happenings.length > 0) return null;
   const side = canHeat ? "above" : "below";
   const hours = hoursPast(c, side);
   if (hours < 0.25) return null;
-  const { at, judged } = words(c);
+  const { at, theJudged } = words(c);
   const { room } = chamber;
-  const addCold = canHeat && coolersFor(chamber.cabinet.kind).includes("compressor");
+  const [cooler] = chamber.coolers;
+  const [heater] = chamber.heaters;
+  const unit = { section: "unit", field: "kind", id: c.controller.id, value: "twoDifferentials" } as const;
+  // What is added has to hang on this unit's other outlet.
+  const plugged = (id: string | undefined, outlet: "heat" | "cold") =>
+    id !== undefined && c.controller[outlet].includes(id);
+  const addCold =
+    canHeat && coolersFor(chamber.cabinet.kind).includes("compressor") && cooler && plugged(cooler.id, "cold");
+  const addHeat = !canHeat && heater && plugged(heater.id, "heat");
   return {
     id: "one-sided",
     severity: "warning",
     station: "heat",
     title: canHeat ? "Hours in which nothing cools it" : "Hours in which nothing warms it",
-    text: `${printNumber(hours, 0.1)} hours a day on average the ${judged} is ${canHeat ? "warmer than the warmest" : "colder than the coldest"} that you allow, in a room of ${at(room.low)} to ${at(room.high)}. This ${boxes[chamber.cabinet.kind].label.toLowerCase()} can only ${canHeat ? "heat" : "cool"}.`,
-    moment: canHeat ? c.trial.metrics.whole.product.highAt : c.trial.metrics.whole.product.lowAt,
+    text: `${printNumber(hours, 0.1)} hours a day on average ${theJudged} is ${canHeat ? "warmer than the warmest" : "colder than the coldest"} that you allow, in a room of ${at(room.low)} to ${at(room.high)}. This ${boxes[chamber.cabinet.kind].label.toLowerCase()} can only ${canHeat ? "heat" : "cool"}.`,
+    moment: canHeat ? c.metrics.whole.product.highAt : c.metrics.whole.product.lowAt,
     remedies: addCold
       ? [
           {
             id: "add-cold",
             label: "Let the box\u2019s compressor cool, with a unit of two outlets",
-            edits: [...coolerChoice("compressor"), { section: "unit", field: "kind", value: "twoDifferentials" }],
+            edits: [...coolerChoice("compressor", cooler.id), unit],
           },
         ]
-      : canHeat
-        ? []
-        : [
+      : addHeat
+        ? [
             {
               id: "add-heat",
               label: "Put a heater in, with a unit of two outlets",
               edits: [
-                { section: "heater", field: "kind", value: undefined },
-                { section: "heater", field: "power", value: undefined },
-                { section: "unit", field: "kind", value: "twoDifferentials" },
+                { section: "heater", field: "kind", id: heater.id, value: undefined },
+                { section: "heater", field: "power", id: heater.id, value: undefined },
+                unit,
               ],
             },
-          ],
+          ]
+        : [],
   };
 };
 
 /** Heat and cold undo each other's work: energy out of all proportion. */
 export const wastedEnergy: Rule = (c) => {
-  const { energy } = c.trial.metrics;
+  const { energy, reversals } = c.trial.metrics;
   const perDay = (j: number) => j / 3.6e6 / c.trial.days;
   const undone = Math.min(perDay(energy.heater), perDay(energy.cold) - perDay(energy.product));
   if (undone < 0.1 || undone < 0.4 * Math.max(perDay(energy.heater), perDay(energy.cold))) return null;
@@ -156,17 +175,17 @@ export const wastedEnergy: Rule = (c) => {
     station: "settings",
     title: "Heat and cold undo each other\u2019s work",
     text: `Each day the heater brings in ${printNumber(perDay(energy.heater), 0.1)}\u00a0kWh and the cooling takes ${printNumber(perDay(energy.cold), 0.1)}\u00a0kWh out again; ${printNumber(undone, 0.1)} of it for nothing. Electricity in all: ${printNumber(spent, 0.1)}\u00a0kWh a day.`,
-    moment: c.trial.metrics.reversals.worstFrom,
+    moment: reversals.worstFrom,
     remedies: [],
   };
 };
 
 /** Water at its boiling point: the model has left its ground. */
 export const boils: Rule = (c) => {
-  const { kind } = c.plan.chamber.cabinet;
-  const hottest = c.trial.metrics.whole.product;
-  if ((kind !== "kettle" && kind !== "crock") || Math.max(hottest.high, c.trial.metrics.whole.air.high) < 97)
-    return null;
+  const { kind } = c.chamber.cabinet;
+  const { product, air } = c.metrics.whole;
+  const hottest = product.high >= air.high ? product : air;
+  if ((kind !== "kettle" && kind !== "crock") || hottest.high < 97) return null;
   const { at, when } = words(c);
   return {
     id: "boils",

@@ -2,14 +2,14 @@ import { tryEdits } from "../chamber";
 import type { ChamberRecord, Edit, SectionName } from "../model";
 import { celsius } from "../quantity";
 import { heaterOf, probeAt, recordWith, steadyRoom } from "../testing/build";
-import { plainTrial, planOf, runTrial } from "../trial";
+import { planOf, runTrial, trialOf } from "../trial";
 import { judge, weigh, whatIsNormal, type Verdict } from ".";
 
 const DAYS = 6;
 
 function verdictsOn(record: ChamberRecord): Verdict[] {
   const plan = planOf(record);
-  return judge(plan, runTrial(plainTrial(plan.chamber, plan.settings, DAYS)), "C");
+  return judge(plan, runTrial(trialOf(plan, DAYS)), "C");
 }
 const set = (section: SectionName, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
 const hold = set("product", "kind", "hold");
@@ -148,6 +148,6 @@ describe("of the remedies that a verdict offers", () => {
 describe("what is normal", () => {
   it("is silent where nothing settles", () => {
     const plan = planOf(recordWith(...steadyRoom(2), heaterOf(0), set("vessel", "startTemperature", celsius(5)), hold));
-    expect(whatIsNormal({ plan, trial: runTrial(plainTrial(plan.chamber, plan.settings, 2)), scale: "C" })).toEqual([]);
+    expect(whatIsNormal({ plan, trial: runTrial(trialOf(plan, 2)), scale: "C" }, "s1")).toEqual([]);
   });
 });

@@ -1,11 +1,11 @@
 import { tryEdits } from "../chamber";
 import type { ChamberRecord } from "../model";
 import type { Scale } from "../quantity";
-import { plainTrial, planOf, runTrial } from "../trial";
+import { judgedName, planOf, runTrial, trialOf } from "../trial";
 import { judge } from "./judge";
 import { CHASE_PER_DAY } from "./limits";
 import type { Remedy, Severity, Verdict } from "./types";
-import { movesOrStays } from "./words";
+import { movesOrStays, withArticle } from "./words";
 
 /** What a remedy does, found by running the trial with it. */
 export interface Effect {
@@ -19,6 +19,13 @@ export interface Effect {
 
 const serious: Severity[] = ["danger", "warning"];
 
+/** Tells verdicts of one trial apart: what they say, and of what. */
+export const verdictKey = ({ id, about }: Pick<Verdict, "id" | "about">): string => (about ? `${id}:${about}` : id);
+
+/** Whether two verdicts say the same of the same thing. */
+export const sameVerdict = (a: Pick<Verdict, "id" | "about">, b: Pick<Verdict, "id" | "about">): boolean =>
+  a.id === b.id && a.about === b.about;
+
 /** Runs the trial again with each remedy of a verdict and says what would come of it. */
 export function weigh(
   record: ChamberRecord,
@@ -28,26 +35,32 @@ export function weigh(
   scale: Scale,
   dt?: number,
 ): Effect[] {
-  const before = new Set(all.map((v) => v.id));
   return verdict.remedies.flatMap((remedy): Effect[] => {
     const changed = tryEdits(record, remedy.edits);
     if (!changed.ok) return [];
     const plan = planOf(changed.value);
-    const trial = runTrial(plainTrial(plan.chamber, plan.settings, days, dt));
+    const trial = runTrial(trialOf(plan, days, dt));
     const after = judge(plan, trial, scale);
-    const cures = !after.some((v) => v.id === verdict.id);
-    const fresh = after.filter((v) => serious.includes(v.severity) && !before.has(v.id));
+    const cures = !after.some((v) => sameVerdict(v, verdict));
+    const fresh = after.filter((v) => serious.includes(v.severity) && !all.some((b) => sameVerdict(b, v)));
     const harms = fresh.some((v) => serious.indexOf(v.severity) <= Math.max(0, serious.indexOf(verdict.severity)));
-    const { settled, reversals, compressorStartsPerDay } = trial.metrics;
+    // What comes of it in the stage that the verdict is about, for what fares worst there.
+    const result = trial.stages.find((s) => s.id === verdict.stage) ?? trial.stages[0]!;
+    const own = result.metrics.find((m) => m.judged === verdict.about);
+    const metrics = own ?? result.metrics.find((m) => m.judged === trial.metrics.judged) ?? result.metrics[0]!;
+    const { settled, reversals, coldStartsPerDay } = metrics;
+    const name = judgedName(metrics.judged, plan.chamber.vessels);
     const parts = settled
       ? [
-          `product ${movesOrStays(settled.product.low, settled.product.high, scale, "")}`,
+          `${name} ${movesOrStays(settled.product.low, settled.product.high, scale, "")}`,
           reversals.perDay > CHASE_PER_DAY ? `still ${Math.round(reversals.perDay)} reversals a day` : "no chasing",
-          compressorStartsPerDay === 0
-            ? "the compressor never starts"
-            : `${compressorStartsPerDay.toFixed(compressorStartsPerDay < 3 ? 1 : 0)} compressor starts a day`,
+          coldStartsPerDay === 0
+            ? "the cooling never starts"
+            : `${coldStartsPerDay.toFixed(coldStartsPerDay < 3 ? 1 : 0)} starts of the cooling a day`,
         ]
-      : ["the product still does not settle in its band"];
+      : metrics.timeToBand === null
+        ? [`${withArticle(name)} still does not get into its band`]
+        : [`${withArticle(name)} is in its band ${Math.round(metrics.inBand * 100)}\u00a0% of the time`];
     const also = fresh[0] ? ` But then: ${fresh[0].title.toLowerCase()}.` : "";
     return [{ remedy, cures, harms, text: `Then ${parts.join(", ")}.${also}` }];
   });

@@ -1,24 +1,35 @@
 import {
   printDifference,
+  printDuration,
   printMoment,
   printTemperature,
   type Scale,
   type Temperature,
   type TemperatureDifference,
 } from "../quantity";
+import { judgedName } from "../trial";
 import type { Case } from "./types";
 
 /** A tenth of a degree past the band is no excursion, K. */
 export const TOLERANCE = 0.1;
 
 /** Printing for verdict texts, in the scale of the case. */
-export const words = ({ scale, trial, plan }: Case) => ({
-  /** What the band is for. */
-  judged: plan.chamber.stages[0]!.of === "air" ? "air" : "product",
+export const words = ({ scale, trial, chamber, metrics }: Pick<Case, "scale" | "trial" | "chamber" | "metrics">) => ({
+  /** What the band is for: "product", "air", "vessel 2". */
+  judged: judgedName(metrics.judged, chamber.vessels),
+  /** The same with its article, where it has one. */
+  theJudged: withArticle(judgedName(metrics.judged, chamber.vessels)),
   at: (t: number) => printTemperature(t as Temperature, scale),
   by: (d: number) => printDifference(d as TemperatureDifference, scale),
   when: (seconds: number) => printMoment(seconds, trial.startHour),
+  /** How long was looked at. */
+  within: chamber.stages.length > 1 ? printDuration(metrics.seconds) : sayDays(trial.days),
 });
+
+export const sayDays = (days: number): string => (days === 1 ? "1 day" : `${days} days`);
+
+export const withArticle = (judged: string): string => (/\d$/.test(judged) ? judged : `the ${judged}`);
+export const atFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 export const percent = (share: number): string => `${Math.round(share * 100)}\u00a0%`;
 

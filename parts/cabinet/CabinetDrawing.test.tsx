@@ -1,7 +1,7 @@
 import "@testing-library/jest-dom";
 import { render, screen } from "@testing-library/react";
-import { describe as describeChamber, newChamber, tryEdits } from "@/core/chamber";
-import { cabinetKinds, probePlaces, type Edit } from "@/core/model";
+import { addVessel, describe as describeChamber, newChamber, tryEdits } from "@/core/chamber";
+import { applyEdits, cabinetKinds, probePlaces, type Edit } from "@/core/model";
 import { CabinetDrawing } from ".";
 
 const METRE = 200;
@@ -49,7 +49,7 @@ describe("the cabinet drawing", () => {
     expect(none).not.toContain("dots-cold");
   });
 
-  it.each(probePlaces)("puts a probe %s inside of the cabinet", (place) => {
+  it.each(probePlaces.filter((p) => p !== "room"))("puts a probe %s inside of the cabinet", (place) => {
     const container = draw({ section: "probe", field: "place", value: place });
     const probe = container.querySelector("circle:last-of-type")!;
     const [x, y] = [Number(probe.getAttribute("cx")), Number(probe.getAttribute("cy"))];
@@ -57,6 +57,22 @@ describe("the cabinet drawing", () => {
     expect(x).toBeLessThan(0.55 * METRE);
     expect(y).toBeGreaterThan(0.05 * METRE);
     expect(y).toBeLessThan(1.6 * METRE);
+  });
+
+  it("puts one that watches the room beside it, within the picture", () => {
+    const container = draw({ section: "probe", field: "place", value: "room" });
+    const at = Number(container.querySelector("circle:last-of-type")!.getAttribute("cx"));
+    expect(at).toBeGreaterThan(0.6 * METRE);
+    expect(at).toBeLessThan(0.6 * METRE + 10);
+  });
+
+  it("shows every entry, however many there are of another", () => {
+    const two = applyEdits(addVessel(newChamber("x", "x", "2026-01-01T00:00:00.000Z")), [
+      { section: "vessel", field: "count", value: 40 },
+      { section: "vessel", field: "count", id: "v2", value: 1 },
+    ]);
+    const { container } = render(<CabinetDrawing chamber={describeChamber(two)} metre={METRE} system="metric" />);
+    expect(container.querySelector("svg")!.getAttribute("aria-label")).toMatch(/40 times .* and .* in it$/);
   });
 
   it.each(cabinetKinds)("draws a %s with its probe and what stands in it inside of its own measures", (kind) => {

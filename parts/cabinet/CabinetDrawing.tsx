@@ -16,12 +16,14 @@ interface Props {
 
 /** What the drawing shows, in words. */
 function labelOf({ cabinet, vessels }: Chamber, system: UnitSystem): string {
-  const vessel = vessels[0]!;
-  const what = vessel.product.kind === "hold" ? "what is held" : productLabels[vessel.product.kind].toLowerCase();
+  const loads = vessels.map((vessel) => {
+    const what = vessel.product.kind === "hold" ? "what is held" : productLabels[vessel.product.kind].toLowerCase();
+    const count = vessel.count > 1 ? `${vessel.count} times ` : "";
+    return `${count}${printMeasure(vessel.volume, measures.volume, system)} of ${what}`;
+  });
   const tall = printMeasure(cabinet.height + cabinet.collar, measures.length, system);
   const wide = printMeasure(cabinet.width, measures.length, system);
-  const count = vessel.count > 1 ? `${vessel.count} times ` : "";
-  return `${boxes[cabinet.kind].label}, ${tall} tall and ${wide} ${isRound(cabinet.kind) ? "across" : "wide"}, with ${count}${printMeasure(vessel.volume, measures.volume, system)} of ${what} in it`;
+  return `${boxes[cabinet.kind].label}, ${tall} tall and ${wide} ${isRound(cabinet.kind) ? "across" : "wide"}, with ${loads.join(" and ")} in it`;
 }
 
 /** A box with what stands in it, in elevation and to scale. */
@@ -46,7 +48,7 @@ export function CabinetDrawing({ chamber, metre, system, measured = false }: Pro
       <Shell chamber={chamber} metre={metre} />
       <Contents chamber={chamber} placed={placed} metre={metre} />
       {chamber.probes.map((_, i) => {
-        const [x, y] = probeSpot(chamber, space, placed, i);
+        const [x, y] = probeSpot(chamber, space, placed, i, metre);
         const at = x + i * 7;
         return (
           <g key={i}>

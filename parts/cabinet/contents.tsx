@@ -1,9 +1,9 @@
 import { AIRLOCK_HEIGHT, hasAirlock, isVesselItself, vesselSize } from "@/core/chamber";
-import type { Chamber, Vessel } from "@/core/model";
+import type { Chamber, LoadedVessel } from "@/core/model";
 import type { Space } from "./shells";
 
 interface Placed {
-  vessel: Vessel;
+  vessel: LoadedVessel;
   /** Middle and bottom, px. */
   x: number;
   y: number;
@@ -17,7 +17,9 @@ const MOST = 9;
 /** Vessels side by side from the left, in rows from the floor up, the first one in the middle where it is alone. */
 export function placeAll(chamber: Chamber, space: Space, metre: number): Placed[] {
   if (isVesselItself(chamber.cabinet.kind)) return [];
-  const all = chamber.vessels.flatMap((vessel) => Array.from({ length: Math.min(vessel.count, MOST) }, () => vessel));
+  // Every entry shows, however many there are of another.
+  const each = Math.max(1, Math.floor(MOST / chamber.vessels.length));
+  const all = chamber.vessels.flatMap((vessel) => Array.from({ length: Math.min(vessel.count, each) }, () => vessel));
   const hang = chamber.cabinet.kind === "brick" || chamber.cabinet.kind === "wine";
   const placed: Placed[] = [];
   const room = space.right - space.left;
@@ -129,16 +131,28 @@ export function Contents({ chamber, placed, metre }: { chamber: Chamber; placed:
   return (
     <>
       {placed.map((p, i) => (
-        <One key={i} placed={p} belt={i === 0 && chamber.heater.kind === "belt"} metre={metre} />
+        <One
+          key={i}
+          placed={p}
+          belt={chamber.heaters.some((h) => h.kind === "belt" && h.at === p.vessel.id)}
+          metre={metre}
+        />
       ))}
     </>
   );
 }
 
 /** Where a probe sits, px. */
-export function probeSpot(chamber: Chamber, space: Space, placed: Placed[], index: number): [number, number] {
-  const { place } = chamber.probes[index]!;
-  const first = placed[0];
+export function probeSpot(
+  chamber: Chamber,
+  space: Space,
+  placed: Placed[],
+  index: number,
+  metre: number,
+): [number, number] {
+  const { place, in: seat } = chamber.probes[index]!;
+  const first = placed.find((p) => p.vessel.id === seat) ?? placed[0];
+  if (place === "room") return [chamber.cabinet.width * metre + 5, space.top + 20];
   const middle = (space.left + space.right) / 2;
   if (!first || place === "air" || place === "waterBottle") {
     if (space.liquid !== null)

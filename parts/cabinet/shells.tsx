@@ -1,4 +1,4 @@
-import { hasCooler, hasHeater, insideOf, isOnePlate } from "@/core/chamber";
+import { hasCooler, hasHeater, hasIce, heatersOf, insideOf, isOnePlate } from "@/core/chamber";
 import type { Chamber } from "@/core/model";
 
 /** What a box's drawing hands to what stands in it, px. */
@@ -62,8 +62,8 @@ const Heat = ({ x, y, w, h }: { x: number; y: number; w: number; h: number }) =>
 function Devices({ chamber, space }: { chamber: Chamber; space: Space }) {
   const { left, right, floor, top } = space;
   const w = right - left;
-  const { kind } = chamber.heater;
-  const onTop = kind === "lamp" || kind === "bulb";
+  const lit = heatersOf(chamber).filter((h) => h.kind === "lamp" || h.kind === "bulb");
+  const low = heatersOf(chamber).filter((h) => h.kind !== "lamp" && h.kind !== "bulb" && h.kind !== "belt");
   return (
     <>
       {hasCooler(chamber) &&
@@ -75,18 +75,25 @@ function Devices({ chamber, space }: { chamber: Chamber; space: Space }) {
         ) : (
           <Cold x={left + w * 0.2} y={top + 5} w={w * 0.6} h={Math.max(7, (floor - top) * 0.1)} />
         ))}
-      {chamber.cooler.kind === "ice" && <Cold x={right - w * 0.22} y={floor - 22} w={w * 0.18} h={22} />}
-      {hasHeater(chamber) &&
-        (onTop ? (
-          <path
-            d={`M ${left + 8} ${top} v 8 l -6 9 h 18 l -6 -9 v -8`}
-            fill="url(#hatch-heat)"
-            stroke="var(--heat)"
-            strokeWidth="1.1"
-          />
-        ) : kind !== "belt" ? (
-          <Heat x={left + 4} y={floor + 2} w={w - 8} h={5} />
-        ) : null)}
+      {hasIce(chamber) && <Cold x={right - w * 0.22} y={floor - 22} w={w * 0.18} h={22} />}
+      {lit.map((h, i) => (
+        <path
+          key={h.id}
+          d={`M ${left + 8 + i * 24} ${top} v 8 l -6 9 h 18 l -6 -9 v -8`}
+          fill="url(#hatch-heat)"
+          stroke="var(--heat)"
+          strokeWidth="1.1"
+        />
+      ))}
+      {low.map((h, i) => (
+        <Heat
+          key={h.id}
+          x={left + 4 + (i * (w - 8)) / low.length}
+          y={floor + 2}
+          w={(w - 8) / low.length - (low.length > 1 ? 4 : 0)}
+          h={5}
+        />
+      ))}
     </>
   );
 }
@@ -269,7 +276,14 @@ function Jacketed({ chamber, metre }: ShellProps) {
         {...line}
       />
       {hasHeater(chamber) && <Heat x={w * 0.4} y={h - 12} w={w * 0.2} h={5} />}
-      {hasCooler(chamber) && <Cold x={w * 0.4} y={h - (isOnePlate(chamber) ? 7 : 12)} w={w * 0.2} h={5} />}
+      {hasCooler(chamber) && (
+        <Cold
+          x={w * 0.4}
+          y={h - (chamber.heaters.some((k) => chamber.coolers.some((c) => isOnePlate(k, c))) ? 7 : 12)}
+          w={w * 0.2}
+          h={5}
+        />
+      )}
     </>
   );
 }

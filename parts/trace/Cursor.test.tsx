@@ -3,13 +3,13 @@ import { fireEvent, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { recordWith } from "@/core/testing/build";
-import { plainTrial, planOf, runTrial } from "@/core/trial";
+import { planOf, runTrial, trialOf } from "@/core/trial";
 import { Cursor } from "./Cursor";
 import type { View } from "./view";
 
 const DAY = 86_400;
 const plan = planOf(recordWith());
-const { trace, startHour, days } = runTrial(plainTrial(plan.chamber, plan.settings, 4), 96);
+const { trace, startHour, days } = runTrial(trialOf(plan, 4), 96);
 const end = days * DAY;
 
 function Chart({ scale = "C", picked = [] }: { scale?: "C" | "F"; picked?: number[] }) {

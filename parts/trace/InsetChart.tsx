@@ -16,7 +16,6 @@ const LANES = 30;
 
 interface Props {
   trial: Trial;
-  band: { low: number; high: number };
   scale: Scale;
   width: number;
   height: number;
@@ -25,7 +24,7 @@ interface Props {
 }
 
 /** Three hours at the worst moment, at full detail: what seven days in a few hundred pixels would hide. */
-export const InsetChart = memo(function InsetChart({ trial, band, scale, width, height, judged = "product" }: Props) {
+export const InsetChart = memo(function InsetChart({ trial, scale, width, height, judged = "product" }: Props) {
   const { inset } = trial;
   const show = (t: number) => inScale(celsius(t), scale);
   const domain = useMemo(() => axisOf([...inset.product, ...inset.probe, ...inset.air], scale), [inset, scale]);
@@ -34,6 +33,8 @@ export const InsetChart = memo(function InsetChart({ trial, band, scale, width, 
   const plot = width - LEFT - RIGHT;
   const end = (line: Float32Array) =>
     TOP + (1 - (show(line.at(-1) ?? 0) - domain[0]) / (domain[1] - domain[0])) * plotHeight;
+  // The bands are those of the first thing that is judged.
+  const shownBand = inset.judged === trial.stages[0]?.metrics[0]?.judged;
   const from = inset.from / 3600;
   const to = inset.to / 3600;
   const ticks = [from, (from + to) / 2, to].map((h) => Math.round(h * 2) / 2);
@@ -68,14 +69,21 @@ export const InsetChart = memo(function InsetChart({ trial, band, scale, width, 
           stroke="currentColor"
           interval={0}
         />
-        <ReferenceArea
-          y1={show(band.low)}
-          y2={show(band.high)}
-          fill="url(#lines-honey)"
-          fillOpacity={0.35}
-          stroke="none"
-          ifOverflow="hidden"
-        />
+        {trial.bands
+          .filter((b) => shownBand && b.to > inset.from && b.from < inset.to)
+          .map((b) => (
+            <ReferenceArea
+              key={b.from}
+              x1={Math.max(from, b.from / 3600)}
+              x2={Math.min(to, b.to / 3600)}
+              y1={show(b.low)}
+              y2={show(b.high)}
+              fill="url(#lines-honey)"
+              fillOpacity={0.35}
+              stroke="none"
+              ifOverflow="hidden"
+            />
+          ))}
         <InsetLines inset={inset} scale={scale} domain={domain} />
       </ComposedChart>
       <EndLabels

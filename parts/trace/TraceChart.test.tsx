@@ -1,16 +1,16 @@
 import "@testing-library/jest-dom";
 import { render, screen, waitFor } from "@testing-library/react";
 import { heaterOf, heldAt, recordWith, steadyRoom } from "@/core/testing/build";
-import { plainTrial, planOf, runTrial } from "@/core/trial";
+import { planOf, runTrial, trialOf } from "@/core/trial";
 import { TraceChart } from "./TraceChart";
 
 const plan = planOf(recordWith(...heldAt(20), ...steadyRoom(5), heaterOf(60)));
-const { trace, startHour } = runTrial(plainTrial(plan.chamber, plan.settings, 2), 96);
+const { trace, startHour } = runTrial(trialOf(plan, 2), 96);
 const usual = {
   trace,
   ghost: null,
   startHour,
-  band: { low: 18, high: 22 },
+  bands: [{ stage: 0, from: 0, to: 1e7, low: 18, high: 22 }],
   alarms: { low: 16, high: 24 },
   width: 640,
   height: 260,

@@ -3,12 +3,13 @@
 import { memo, useMemo } from "react";
 import { ComposedChart, ReferenceArea, ReferenceLine, XAxis, YAxis } from "recharts";
 import { celsius, inScale, type Scale } from "@/core/quantity";
-import type { Channel, Layer, Trace } from "@/core/trial";
+import type { BandSpan, Channel, Layer, Trace } from "@/core/trial";
 import { axisOf, axisTicks, degrees, timeTick, timeTicks } from "./axis";
 import { Cursor, type CursorMoves } from "./Cursor";
 import { EndLabels } from "./EndLabels";
 import { Envelopes, layerLook } from "./Envelopes";
 import { Lanes } from "./Lanes";
+import { StageMarks } from "./StageMarks";
 import type { View } from "./view";
 
 const LEFT = 40;
@@ -25,8 +26,12 @@ interface Props extends CursorMoves {
   startHour: number;
   /** What is in sight; the whole trace where nothing else is said. */
   view?: View;
-  band: { low: number; high: number };
-  alarms: { low: number | null; high: number | null };
+  /** The bands over time of what the trace shows as product. */
+  bands: readonly BandSpan[];
+  /** Names of the stages, by their number; nothing is written where there is one. */
+  stageNames?: readonly string[];
+  /** Of one unit in one stage; `from` and `to` are that stage's. */
+  alarms: { low: number | null; high: number | null; from?: number; to?: number };
   scale: Scale;
   width: number;
   height: number;
@@ -44,25 +49,30 @@ interface Props extends CursorMoves {
 
 const usual: readonly Channel[] = ["product", "probe", "air", "room"];
 const NONE: readonly never[] = [];
+/** What lies within a view, and what of it is there. */
+const within = <T extends { from: number; to: number }>(list: readonly T[], view: View): T[] =>
+  list.filter((b) => b.to > view.from && b.from < view.to);
 
 /** A trial or a stretch of it: envelopes of lowest and highest, the room, the band, lanes of heat and cold, a ghost. */
 export const TraceChart = memo(function TraceChart(props: Props) {
-  const { trace, ghost, startHour, band, alarms, scale, width, height, near, moment } = props;
+  const { trace, ghost, startHour, bands, stageNames = NONE, alarms, scale, width, height, near, moment } = props;
   const { shown = usual, layers = NONE, happenings = NONE, judged = "product" } = props;
   const end = trace.from + trace.bins * trace.width;
   const view = useMemo(() => props.view ?? { from: trace.from, to: end }, [props.view, trace.from, end]);
   const show = (t: number) => inScale(celsius(t), scale);
+  const seenBands = useMemo(() => within(bands, view), [bands, view]);
   const domain = useMemo(() => {
-    if (near) return axisOf([band.low - AROUND, band.high + AROUND], scale);
+    const ends = seenBands.flatMap((b) => [b.low, b.high]);
+    if (near) return axisOf([Math.min(...ends) - AROUND, Math.max(...ends) + AROUND], scale);
     const lines = [...shown.flatMap((c) => [trace.low[c], trace.high[c]]), ...layers.flatMap((l) => [l.low, l.high])];
-    const seen: number[] = [band.low, band.high];
+    const seen: number[] = [...ends];
     for (const line of lines)
       for (let i = 0; i < line.length; i++) {
         const at = trace.from + (i + 0.5) * trace.width;
         if (at >= view.from && at <= view.to && Number.isFinite(line[i])) seen.push(line[i]!);
       }
     return axisOf(seen, scale);
-  }, [near, trace, band.low, band.high, scale, shown, layers, view]);
+  }, [near, trace, seenBands, scale, shown, layers, view]);
   const chartHeight = Math.max(60, height - LANES);
   const plotHeight = chartHeight - TOP - AXIS_HEIGHT;
   const plotWidth = width - LEFT - RIGHT;
@@ -112,17 +122,31 @@ export const TraceChart = memo(function TraceChart(props: Props) {
           stroke="currentColor"
           interval={0}
         />
-        <ReferenceArea
-          y1={show(band.low)}
-          y2={show(band.high)}
-          fill="url(#lines-honey)"
-          fillOpacity={0.35}
-          stroke="none"
-          ifOverflow="hidden"
-        />
+        {seenBands.map((b) => (
+          <ReferenceArea
+            key={b.from}
+            x1={Math.max(b.from, view.from) / 3600}
+            x2={Math.min(b.to, view.to) / 3600}
+            y1={show(b.low)}
+            y2={show(b.high)}
+            fill="url(#lines-honey)"
+            fillOpacity={0.35}
+            stroke="none"
+            ifOverflow="hidden"
+          />
+        ))}
         {[alarms.low, alarms.high].map((t, i) =>
-          t === null ? null : (
-            <ReferenceLine key={i} y={show(t)} stroke="currentColor" strokeDasharray="2 4" ifOverflow="hidden" />
+          t === null || (alarms.to ?? end) <= view.from || (alarms.from ?? 0) >= view.to ? null : (
+            <ReferenceLine
+              key={i}
+              segment={[
+                { x: Math.max(alarms.from ?? view.from, view.from) / 3600, y: show(t) },
+                { x: Math.min(alarms.to ?? view.to, view.to) / 3600, y: show(t) },
+              ]}
+              stroke="currentColor"
+              strokeDasharray="2 4"
+              ifOverflow="hidden"
+            />
           ),
         )}
         <Envelopes {...{ trace, ghost, scale, domain, view, shown, layers }} />
@@ -131,6 +155,15 @@ export const TraceChart = memo(function TraceChart(props: Props) {
         )}
       </ComposedChart>
       <svg className="pointer-events-none absolute top-0 left-0" width={width} height={chartHeight} aria-hidden>
+        <StageMarks
+          names={stageNames}
+          bands={seenBands}
+          view={view}
+          left={LEFT}
+          top={TOP}
+          width={plotWidth}
+          height={plotHeight}
+        />
         {happenings.map(({ at, to }, i) => {
           const x = (t: number) => LEFT + Math.min(1, Math.max(0, (t - view.from) / (view.to - view.from))) * plotWidth;
           const [a, b] = [x(at), x(to ?? at)];

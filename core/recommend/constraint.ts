@@ -1,18 +1,20 @@
-import { coldAvailable, coldNeeded, hasCooler, hasHeater, heatNeeded } from "../chamber";
-import { outletsOf } from "../controller";
-import type { Chamber } from "../model";
+import { coldAvailable, coldNeeded, heaterPower, heatNeeded } from "../chamber";
 import { celsius, measures, printMeasure, printTemperature, type Scale } from "../quantity";
-import { CHASE_PER_DAY } from "../verdict";
+import { judgedName, switchesOf } from "../trial";
+import { CHASE_PER_DAY, withArticle } from "../verdict";
 import type { SeasonScore } from "./score";
 import type { Season, SeasonName } from "./seasons";
+import type { Setup } from "./setups";
 import type { TradePoint } from "./types";
 
 /** What stands in the way: an end of the band, what a device wears, or the room that heat and cold need. */
 export type Cause = "warm" | "cold" | "wear" | "chase";
 
-/** The demand that binds. */
-export interface Demand {
+/** The binding constraint of a search that found nothing. */
+export interface BindingConstraint {
   season: SeasonName;
+  /** What it is about: a vessel, or "air". */
+  judged: string;
   cause: Cause;
   /** How far past its end of the band the product gets, K; 0 for the other causes. */
   by: number;
@@ -33,16 +35,17 @@ const FULL = 0.95;
 const watts = (w: number) => printMeasure(Math.round(w), measures.power, "metric");
 
 /** What the devices lack, whatever the numbers; empty where they are enough. */
-function lacking(chamber: Chamber, season: Season, warm: boolean): string {
-  const { target } = chamber.stages[0]!;
-  const outlets = outletsOf(chamber.unit);
-  const canHeat = hasHeater(chamber) && outlets.heat;
-  const canCool = hasCooler(chamber) && outlets.cold;
-  const need = warm ? coldNeeded(season.chamber, target, season.ownHeat) : heatNeeded(season.chamber, target);
+function lacking({ plan, stage }: Setup, season: Season, worst: SeasonScore, warm: boolean): string {
+  const { chamber } = plan;
+  const target = celsius(worst.band.target);
+  const can = switchesOf(chamber);
+  const need = warm
+    ? coldNeeded(season.chamber, target, season.ownHeat)
+    : heatNeeded(season.chamber, target, plan.stages[stage]!.stage, worst.judged);
   if (need <= 0) return "";
-  if (warm && !canCool) return " No number helps: nothing here takes heat away.";
-  if (!warm && !canHeat) return " No number helps: nothing here heats.";
-  const have = warm ? coldAvailable(season.chamber, target, season.room) : chamber.heater.power;
+  if (warm && !can.cold) return " No number helps: nothing here takes heat away.";
+  if (!warm && !can.heat) return " No number helps: nothing here heats.";
+  const have = warm ? coldAvailable(season.chamber, target, season.room) : heaterPower(chamber);
   return need > have * FULL
     ? ` No number helps: that takes about ${watts(need)} of ${warm ? "cold" : "heat"}, and there are ${watts(have)}.`
     : "";
@@ -63,39 +66,40 @@ export function faultsOf(points: readonly TradePoint[]): string[] {
 }
 
 /** Why nothing satisfies, by the nearest of what was tried on its own chamber. */
-export function demandOf(
-  chamber: Chamber,
-  seasons: readonly Season[],
+export function bindingConstraintOf(
+  setup: Setup,
   { score }: TradePoint,
   points: readonly TradePoint[],
   scale: Scale,
-): Demand {
-  const stage = chamber.stages[0]!;
-  const judged = stage.of === "air" ? "air" : "product";
-  const past = (s: SeasonScore) => Math.max(s.high - stage.high, stage.low - s.low);
-  const worst = [...score.seasons].sort((a, b) => past(b) - past(a))[0]!;
-  const by = past(worst);
+): BindingConstraint {
+  const { seasons, plan } = setup;
+  const worst = [...score.seasons].sort((a, b) => b.past - a.past)[0]!;
+  const judged = withArticle(judgedName(worst.judged, plan.chamber.vessels));
+  const by = worst.past;
   const show = (t: number) => printTemperature(celsius(t), scale);
   if (by > PAST) {
-    const warm = worst.high - stage.high >= stage.low - worst.low;
-    const keeping = points.filter((p) => p.score.seasons.every((s) => past(s) <= PAST));
+    const { band } = worst;
+    const warm = worst.high - band.high >= band.low - worst.low;
+    const keeping = points.filter((p) => p.score.seasons.every((s) => s.past <= PAST));
     const faults = faultsOf(keeping);
     const but = faults.length > 0 ? ` The numbers that do keep it would ${faults.join(" or ")}.` : "";
     const season = seasons.find((s) => s.name === worst.name)!;
     const end = warm
-      ? `the warmest that you allow (${show(stage.high)})`
-      : `the coldest that you allow (${show(stage.low)})`;
+      ? `the warmest that you allow (${show(band.high)})`
+      : `the coldest that you allow (${show(band.low)})`;
     return {
       season: worst.name,
+      judged: worst.judged,
       cause: warm ? "warm" : "cold",
       by,
-      text: `In ${SEASONS[worst.name]} the ${judged} ${warm ? "rises to" : "sinks to"} ${show(warm ? worst.high : worst.low)} even with the best numbers found: ${end} binds.${lacking(chamber, season, warm)}${but}`,
+      text: `In ${SEASONS[worst.name]} ${judged} ${warm ? "rises to" : "sinks to"} ${show(warm ? worst.high : worst.low)} even with the best numbers found: ${end} binds.${lacking(setup, season, worst, warm)}${but}`,
     };
   }
   const busiest = [...score.seasons].sort((a, b) => b.startsPerHour - a.startsPerHour)[0]!;
   if (score.mostStarts !== null && busiest.startsPerHour > score.mostStarts)
     return {
       season: busiest.name,
+      judged: busiest.judged,
       cause: "wear",
       by: 0,
       text: `Within this band the compressor starts ${Math.round(busiest.startsPerHour)} times an hour in ${SEASONS[busiest.name]}: the ${score.mostStarts} an hour that it may bind.`,
@@ -103,6 +107,7 @@ export function demandOf(
   const chased = [...score.seasons].sort((a, b) => b.reversalsPerDay - a.reversalsPerDay)[0]!;
   return {
     season: chased.name,
+    judged: chased.judged,
     cause: "chase",
     by: 0,
     text:

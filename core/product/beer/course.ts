@@ -1,5 +1,5 @@
-import type { Product, ProductKind } from "../model";
-import { celsius, type Temperature } from "../quantity";
+import type { Product, ProductKind } from "../../model";
+import { celsius, type Temperature } from "../../quantity";
 import { attenuation, platoOf } from "./gravity";
 
 /** Heat set free per kg of extract fermented, J/kg (586.6 kJ/kg; brewing textbooks, value from memory). */
@@ -9,7 +9,7 @@ export const HEAT_OF_FERMENTATION = 586_600;
 export const extractMass = (volume: number, originalGravity: number): number =>
   volume * 998.2 * originalGravity * (Math.max(0, platoOf(originalGravity)) / 100);
 
-/** All the heat that a beer will give off, J. Zero for a held product and where nothing ferments. */
+/** All the heat that a beer will give off, J. Zero where nothing ferments. */
 export function fermentationHeat(product: Product, volume: number): number {
   if (product.kind === "hold") return 0;
   const { realAttenuation } = attenuation(product.originalGravity, product.finalGravity);
@@ -57,34 +57,15 @@ export function stepFerment(state: FermentState, kind: ProductKind, t: number, d
   return fermented;
 }
 
-/** Largest own heat of one vessel at a steady temperature, W: the steepest point of the logistic course, Q·k/4, or of the typed curve. */
-export const peakOwnHeat = (product: Product, volume: number, t: Temperature): number =>
-  product.kind === "hold"
-    ? Math.max(0, ...product.heatCurve.map((p) => p.watts))
-    : (fermentationHeat(product, volume) * RATE_AT_20[product.kind] * Q10 ** ((t - 20) / 10)) / DAY / 4;
-
-/** The same of all vessels of a kind together, W. */
-export const peakHeatOf = (
-  { count, product, volume }: { count: number; product: Product; volume: number },
-  t: Temperature,
-): number => count * peakOwnHeat(product, volume, t);
-
-/** Own heat by a typed curve at a moment, W: straight lines between its points, nothing before and after them. */
-export function curveHeat(curve: Product["heatCurve"], hours: number): number {
-  for (let i = 0; i + 1 < curve.length; i++) {
-    const [a, b] = [curve[i]!, curve[i + 1]!];
-    if (hours >= a.hours && hours <= b.hours)
-      return b.hours === a.hours ? b.watts : a.watts + ((b.watts - a.watts) * (hours - a.hours)) / (b.hours - a.hours);
-  }
-  return 0;
-}
+/** Largest own heat of one vessel at a steady temperature, W: the steepest point of the logistic course, Q·k/4. */
+export const peakFermentHeat = (product: Product, volume: number, t: Temperature): number =>
+  (fermentationHeat(product, volume) * RATE_AT_20[product.kind] * Q10 ** ((t - 20) / 10)) / DAY / 4;
 
 /**
  * Where beer begins to freeze, °C: −(0.42·ABW + 0.04·OE + 0.2). Value from memory of a brewing rule; the true point
  * may be a degree warmer, so warnings keep 1 K above it.
  */
-export function freezingPoint(product: Product): Temperature {
-  if (product.kind === "hold") return celsius(0);
+export function beerFreezesAt(product: Product): Temperature {
   const { alcoholByMass } = attenuation(product.originalGravity, product.finalGravity);
   return celsius(-(0.42 * alcoholByMass + 0.04 * platoOf(product.originalGravity) + 0.2));
 }

@@ -1,0 +1,58 @@
+"use client";
+
+import { Plus, X } from "lucide-react";
+import { addStage, removeStage } from "@/core/chamber";
+import { sayEnds, stageName } from "@/core/program";
+import { printTemperature } from "@/core/quantity";
+import { useBench } from "./context";
+
+/** The stages of the program in turn: one of them is looked at, on every station. One alone is no program yet. */
+export function StagePicker() {
+  const { chamber, stage, onStage, preferences, change, live } = useBench();
+  const { stages } = chamber;
+  const { scale } = preferences;
+  if (stages.length === 1) return null;
+  const reached = live.answer?.trial.stages ?? [];
+  return (
+    <nav aria-label="Stages of the program" className="grid gap-2">
+      <ol className="flex flex-wrap gap-2">
+        {stages.map((s, i) => {
+          const here = s.id === stage.id;
+          return (
+            <li key={s.id} className="min-w-36 grow basis-40">
+              <button
+                type="button"
+                aria-current={here ? "step" : undefined}
+                onClick={() => onStage(s.id)}
+                className={`grid min-h-14 w-full content-center border-t-4 px-2 text-left leading-tight ${here ? "border-base-content bg-base-200 font-bold" : "rule-line hover:bg-base-200/60"}`}
+              >
+                <span>
+                  {i + 1}. {stageName(stages, s.id)}
+                </span>
+                <span className="text-sm font-normal">
+                  {printTemperature(s.low, scale)} to {printTemperature(s.high, scale)}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <p className="quiet grow">
+          {stageName(stages, stage.id)} goes on {sayEnds(stage, chamber, scale)}.
+          {!reached.some((r) => r.id === stage.id) && reached.length > 0 && " The trial does not come to it."}
+        </p>
+        <button type="button" className="key px-2" onClick={() => change(addStage(stage.id), "another stage")}>
+          <Plus size={16} aria-hidden /> A stage after it
+        </button>
+        <button
+          type="button"
+          className="key px-2"
+          onClick={() => change(removeStage(stage.id), `${stageName(stages, stage.id)} out`)}
+        >
+          <X size={16} aria-hidden /> Take it out
+        </button>
+      </div>
+    </nav>
+  );
+}

@@ -1,0 +1,158 @@
+/** A record as it was stored, of whatever version. */
+export type RawRecord = Record<string, unknown>;
+
+type Sparse = Record<string, { value: unknown; origin: unknown }>;
+
+/** Version 2: boxes of every kind with their own parameters, recorded rooms, happenings. */
+const toTwo = (raw: RawRecord): RawRecord =>
+  raw.kind === "chamber"
+    ? { ...raw, schemaVersion: 2, roomSeries: null, thermal: {}, happenings: [] }
+    : { ...raw, schemaVersion: 2, quickTrialDays: 1 };
+
+const typed = (value: unknown) => ({ value, origin: "typed" });
+const without = (of: Sparse, ...names: string[]): Sparse =>
+  Object.fromEntries(Object.entries(of).filter(([name]) => !names.includes(name)));
+const only = (of: Sparse, ...names: string[]): Sparse =>
+  Object.fromEntries(Object.entries(of).filter(([name]) => names.includes(name)));
+
+/** Parameters of a device's body stood with the box's: `heaterToAir` is now the heater's own `toAir`. */
+const bodyOf = (thermal: Sparse, device: "heater" | "cold"): Sparse =>
+  Object.fromEntries(
+    Object.entries(thermal)
+      .filter(([name]) => name.startsWith(device))
+      .map(([name, value]) => {
+        const own = name.slice(device.length);
+        return [own === "Capacity" ? "bodyCapacity" : own[0]!.toLowerCase() + own.slice(1), value];
+      }),
+  );
+
+interface Two extends RawRecord {
+  thermal: Sparse;
+  heater: Sparse;
+  cooler: Sparse;
+  unit: Sparse;
+  settings: Sparse;
+  vessels: { vessel: Sparse; product: Sparse }[];
+  probes: { probe: Sparse }[];
+  stages: { stage: Sparse }[];
+  happenings: RawRecord[];
+}
+
+/** Two opposed units were one entry; they are two controllers, each with one outlet and its own settings. */
+function controllersOf({ unit, settings, probes }: Two) {
+  const { kind, ownProbe, ...own } = unit;
+  if (kind?.value !== "pair")
+    return {
+      controllers: [
+        { id: "u1", unit: { ...own, ...(kind ? { kind } : {}) }, probes: ["p1"], heat: ["h1"], cold: ["c1"] },
+      ],
+      settings: { u1: without(settings, "coldSetpoint") },
+    };
+  const second = ownProbe?.value === true && probes.length > 1 ? "p2" : "p1";
+  const labels = (own.labels?.value ?? {}) as Record<string, unknown>;
+  const { coldSetpoint, setpoint, ...rest } = labels;
+  const sheet = (of: unknown) => ({ ...rest, ...(of === undefined ? {} : { setpoint: of }) });
+  const half = (outlet: string, label: unknown) => ({
+    ...own,
+    kind: typed("cutOut"),
+    outlet: typed(outlet),
+    ...(own.labels ? { labels: { ...own.labels, value: sheet(label) } } : {}),
+  });
+  const shared = only(settings, "lowAlarm", "highAlarm", "lowDeviation", "highDeviation", "offset");
+  // The second unit read its own probe with the offset of the first: that stays keyed in.
+  const error = Number(probes[0]?.probe.error?.value ?? 0);
+  const kept = second === "p2" && !settings.offset ? { offset: typed(error === 0 ? 0 : -error) } : {};
+  return {
+    controllers: [
+      { id: "u1", unit: half("heat", setpoint), probes: ["p1"], heat: ["h1"], cold: [] },
+      { id: "u2", unit: half("cool", coldSetpoint), probes: [second], heat: [], cold: ["c1"] },
+    ],
+    settings: {
+      u1: { ...shared, ...only(settings, "setpoint", "heatingDifferential") },
+      u2: {
+        ...shared,
+        ...kept,
+        ...only(settings, "coolingDifferential", "compressorDelay"),
+        ...(settings.coldSetpoint ? { setpoint: settings.coldSetpoint } : {}),
+      },
+    },
+  };
+}
+
+/** What a happening of version 2 happened to: there was one of each. */
+function whichOf({ kind, outlet }: RawRecord, pair: boolean): string | null {
+  switch (kind) {
+    case "setpoint":
+      return "u1";
+    case "relayStuck":
+      return pair && outlet === "cold" ? "u2" : "u1";
+    case "probeOut":
+    case "probeFault":
+    case "probeDrift":
+      return "p1";
+    case "heaterStaysOff":
+    case "heaterCutOut":
+    case "fuelOut":
+      return "h1";
+    case "coldFails":
+    case "iceForgotten":
+      return "c1";
+    default:
+      return null;
+  }
+}
+
+/** A new setpoint of a pair moved both units by the same amount. */
+function ofColdUnit(h: RawRecord, { setpoint, coldSetpoint }: Sparse): RawRecord {
+  const apart = setpoint && coldSetpoint ? Number(coldSetpoint.value) - Number(setpoint.value) : 0;
+  return { ...h, id: `${String(h.id).slice(0, 38)}-2`, which: "u2", to: Number(h.to) + apart };
+}
+
+/** Version 3: lists of devices and controllers, every entry with a name, settings by stage and controller. */
+function toThree(raw: RawRecord): RawRecord {
+  if (raw.kind !== "chamber") return { ...raw, schemaVersion: 3 };
+  const two = raw as Two;
+  const { heater, cooler, unit: _unit, settings: _settings, ...rest } = two;
+  const { controllers, settings } = controllersOf(two);
+  const box = Object.fromEntries(Object.entries(two.thermal).filter(([name]) => !/^(heater|cold)[A-Z]/.test(name)));
+  return {
+    ...rest,
+    schemaVersion: 3,
+    thermal: box,
+    devices: [
+      { id: "h1", device: "heater", at: null, heater: { ...heater, ...bodyOf(two.thermal, "heater") } },
+      { id: "c1", device: "cooler", at: null, cooler: { ...cooler, ...bodyOf(two.thermal, "cold") } },
+    ],
+    controllers,
+    vessels: two.vessels.map((v, i) => ({ id: `v${i + 1}`, ...v, band: {} })),
+    probes: two.probes.map((p, i) => ({ id: `p${i + 1}`, in: "v1", ...p })),
+    job: null,
+    program: {},
+    // Of stages only the first ever decided: it has the settings, and it does not end.
+    stages: two.stages.map((s, i) => ({ id: `s${i + 1}`, ...s, settings: i === 0 ? settings : {} })),
+    happenings: two.happenings.flatMap((h) => {
+      const which = whichOf(h, controllers.length > 1);
+      if (which === null) return [h];
+      const moved = controllers.length > 1 && h.kind === "setpoint" ? [ofColdUnit(h, two.settings)] : [];
+      return [{ ...h, which }, ...moved];
+    }),
+  };
+}
+
+/** One step each, from a version to the next. */
+const steps: Record<number, (raw: RawRecord) => RawRecord> = { 1: toTwo, 2: toThree };
+
+/**
+ * Lifts a record of an older version, step by step, to a newer one. It only changes the form: what comes out has still
+ * to be checked.
+ * @throws Error where a step is missing: a silence would hand out a record of the wrong form
+ */
+export function lifted(raw: RawRecord, from: number, to: number): RawRecord {
+  let record = raw;
+  for (let version = from; version < to; version++) {
+    const step = steps[version];
+    if (!step) throw new Error(`No way is known from version ${version} of a record to the next.`);
+    record = step(record);
+  }
+  return record;
+}

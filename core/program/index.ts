@@ -1,0 +1,3 @@
+export * from "./attendance";
+export * from "./state";
+export * from "./words";

@@ -1,0 +1,401 @@
+import { judgedOf, type Judged } from "../chamber";
+import type { Chamber, Controller } from "../model";
+import { productObservable } from "../product";
+import type { EndedBy } from "../program";
+import { EnergySums, type EnergyAccount } from "./energy";
+import { REVERSAL_WITHIN, SwitchLog } from "./events";
+import { isQuick } from "./input";
+import { displayOf, type Run, type Watcher } from "./stepper";
+import type { RunState } from "./state";
+import { channels, TraceBins, type Trace } from "./trace";
+
+/** Lowest and highest seen, and when. */
+export class Range {
+  low = Infinity;
+  high = -Infinity;
+  lowAt = 0;
+  highAt = 0;
+
+  add(value: number, time: number): void {
+    if (value < this.low) {
+      this.low = value;
+      this.lowAt = time;
+    }
+    if (value > this.high) {
+      this.high = value;
+      this.highAt = time;
+    }
+  }
+
+  /** What this and another range saw together. */
+  with(other: Range): Range {
+    const joined = new Range();
+    for (const r of [this, other]) {
+      if (r.low > r.high) continue; // has seen nothing
+      joined.add(r.low, r.lowAt);
+      joined.add(r.high, r.highAt);
+    }
+    return joined;
+  }
+}
+
+/** Seconds after arrival from which the swing counts as the steady one. */
+export const SETTLING = 12 * 3600;
+/** The same for pots, kettles and smokers. */
+const QUICK_SETTLING = 3600;
+
+/** All that is gathered in one part of a stage: on the way to the band, just arrived, settled. */
+class Phase {
+  readonly product = new Range();
+  readonly probe = new Range();
+  readonly air = new Range();
+  /** In steps of the display. */
+  readonly shown = new Range();
+  steps = 0;
+  inBand = 0;
+  productSum = 0;
+  lowAlarm = 0;
+  highAlarm = 0;
+}
+
+/** Which controller holds what a band is for: one that reads its vessel, else the first that switches anything. */
+export function servingController({ controllers, probes }: Chamber, judged: Pick<Judged, "id">): number {
+  const switches = (c: Controller) => c.heat.length + c.cold.length > 0;
+  const reads = (c: Controller) => probes.find((p) => p.id === c.probes[0])?.in === judged.id;
+  const own = controllers.findIndex((c) => switches(c) && reads(c));
+  return Math.max(0, own >= 0 ? own : controllers.findIndex(switches));
+}
+
+/** What is seen of one thing that a band holds for, in one stage. */
+export class JudgedTally {
+  readonly onTheWay = new Phase();
+  readonly arriving = new Phase();
+  readonly settled = new Phase();
+  phase = this.onTheWay;
+  arrivedAt = Infinity;
+  settledFrom = Infinity;
+  /** Moments at which it left its band and came back into it, in turn, s; it begins outside. */
+  readonly crossings: number[] = [];
+  /** Whether it left by the cold end, at each crossing. */
+  readonly byCold: boolean[] = [];
+  wasIn = false;
+  low = 0;
+  high = 0;
+
+  constructor(
+    readonly judged: Judged,
+    /** Which of the chamber's controllers holds it. */
+    readonly controller: number,
+    /** Where its own line, its probe's and its display's stand among what the trace tracks. */
+    readonly lines: { product: number; probe: number; shown: number },
+  ) {}
+}
+
+/** What is seen of one controller in one stage: steps that its alarms sounded, and how far its probe ran on, K. */
+export interface ControlTally {
+  low: number;
+  high: number;
+  lowSettled: number;
+  highSettled: number;
+  runOn: { heat: number; cold: number };
+}
+
+/** What is gathered in one stage. Steps, from the first of it to the first of the next. */
+export interface StageTally {
+  stage: number;
+  from: number;
+  to: number;
+  /** When an end of it came, s, and which; it went on from there until somebody was there. */
+  dueAt: number | null;
+  endedBy: EndedBy;
+  judged: JudgedTally[];
+  controls: ControlTally[];
+  /** How far each vessel's product had come as it began, 0..1; null where it has no progress. */
+  progress: (number | null)[];
+  /** Heat flows up to its beginning. */
+  before: EnergyAccount;
+}
+
+/** A stretch in which a band stays as it is, s. */
+export interface BandSpan {
+  stage: number;
+  from: number;
+  to: number;
+  low: number;
+  high: number;
+}
+
+/** Gathers trace, switchings, ranges and exact energy in one pass over a trial, stage by stage. */
+export class TrialTally implements Watcher {
+  readonly heat = new SwitchLog();
+  readonly cold = new SwitchLog();
+  /** The heaters, then the coolers. */
+  readonly devices: SwitchLog[];
+  readonly energy: EnergySums;
+  readonly stages: StageTally[] = [];
+  /** Bands of the first thing that each stage's band is for. */
+  readonly bands: BandSpan[] = [];
+  /** Moment at which a fire's fuel was used up, and at which the first ice was, s. */
+  fuelOutAt: number | null = null;
+  iceGoneAt: number | null = null;
+  private readonly bins: TraceBins;
+  private readonly dt: number;
+  private readonly settling: number;
+  private readonly fires: number[];
+  private readonly ices: number[];
+  private readonly probes: number[];
+  private readonly nodes: number[];
+  private readonly displays: number[];
+  private now!: StageTally;
+  private shift = 0;
+  private on = 0;
+  private lastStop: "heat" | "cold" | null = null;
+  private stopAt = 0;
+  private readonly stopProbes: Float64Array;
+  private wasHeating = false;
+  private wasCooling = false;
+  private readonly first: { product: number; probe: number; controller: number };
+
+  constructor(
+    private readonly run: Run,
+    bins: number,
+  ) {
+    const { network, input } = run;
+    const { chamber } = input;
+    this.energy = new EnergySums(run);
+    this.dt = input.dt;
+    this.settling = isQuick(chamber.cabinet.kind) ? QUICK_SETTLING : SETTLING;
+    const numbers = (list: readonly unknown[], so: (i: number) => boolean) => list.map((_, i) => i).filter(so);
+    this.fires = numbers(
+      chamber.heaters,
+      (h) => chamber.heaters[h]!.kind === "charcoal" && network.heaters[h]!.power > 0,
+    );
+    this.ices = numbers(network.coolers, (c) => network.coolers[c]!.iceMass > 0);
+    this.devices = [...chamber.heaters, ...chamber.coolers].map(() => new SwitchLog());
+    this.probes = chamber.controllers.map(
+      ({ probes }) => network.probes[chamber.probes.findIndex((p) => p.id === probes[0])]!,
+    );
+    this.stopProbes = new Float64Array(this.probes.length);
+    const [judged] = judgedOf(network, chamber, chamber.stages[0]!);
+    const controller = servingController(chamber, judged!);
+    this.first = { product: judged!.node, probe: this.probes[controller]!, controller };
+    const known = [this.first.product, this.first.probe, network.air];
+    const wanted = [...chamber.stages.flatMap((s) => judgedOf(network, chamber, s).map((j) => j.node)), ...this.probes];
+    this.nodes = [...new Set(wanted)].filter((node) => !known.includes(node));
+    this.displays = chamber.controllers.map((_, c) => c).filter((c) => c !== controller);
+    const { slope, zero } = displayOf(chamber.controllers[controller]!.unit);
+    const sources = { ...this.first, air: network.air, slope, zero };
+    const tracked = { nodes: this.nodes, displays: this.displays };
+    this.bins = new TraceBins(chamber, network, sources, bins, 0, run.steps, input.dt, tracked);
+    this.begin(0, run.state);
+  }
+
+  get trace(): Trace {
+    return this.bins.trace;
+  }
+
+  /** Where a node's extremes stand. */
+  private lineOf(node: number): number {
+    const { product, probe } = this.first;
+    if (node === product) return 0;
+    if (node === probe) return 1;
+    if (node === this.run.network.air) return 2;
+    return channels.length + this.nodes.indexOf(node);
+  }
+
+  private displayLine(controller: number): number {
+    return controller === this.first.controller
+      ? 3
+      : channels.length + this.nodes.length + this.displays.indexOf(controller);
+  }
+
+  private begin(stage: number, state: RunState): void {
+    const { network, input } = this.run;
+    const { chamber } = input;
+    const judged = judgedOf(network, chamber, chamber.stages[stage]!).map((j) => {
+      const controller = servingController(chamber, j);
+      return new JudgedTally(j, controller, {
+        product: this.lineOf(j.node),
+        probe: this.lineOf(this.probes[controller]!),
+        shown: this.displayLine(controller),
+      });
+    });
+    this.now = {
+      stage,
+      from: state.step,
+      to: this.run.steps,
+      dueAt: null,
+      endedBy: null,
+      judged,
+      controls: chamber.controllers.map(() => ({
+        low: 0,
+        high: 0,
+        lowSettled: 0,
+        highSettled: 0,
+        runOn: { heat: 0, cold: 0 },
+      })),
+      progress: chamber.vessels.map(
+        ({ product }, v) => productObservable(product, "progress")?.of(state.products[v]!, product) ?? null,
+      ),
+      before: this.energy.total(),
+    };
+    this.stages.push(this.now);
+    this.place(state);
+  }
+
+  /** Sets the bands as they stand on the way into the stage. */
+  private place(state: RunState): void {
+    const { shift } = state.program;
+    this.shift = shift;
+    const stage = this.run.input.chamber.stages[this.now.stage]!;
+    for (const tally of this.now.judged) {
+      const { own } = tally.judged;
+      tally.low = own ? own.low : stage.low + shift;
+      tally.high = own ? own.high : stage.high + shift;
+    }
+    const last = this.bands.at(-1);
+    const from = state.step * this.dt;
+    if (last) last.to = from;
+    this.bands.push({
+      stage: this.now.stage,
+      from,
+      to: this.run.steps * this.dt,
+      low: this.now.judged[0]!.low,
+      high: this.now.judged[0]!.high,
+    });
+  }
+
+  sample(state: RunState, room: number): void {
+    const { x, step, program } = state;
+    if (this.bins.ends(step)) {
+      this.share();
+      this.bins.closeBin(step);
+    }
+    if (program.stage !== this.now.stage) {
+      this.share();
+      this.bins.cut();
+      this.now.to = step;
+      this.begin(program.stage, state);
+    } else if (program.shift !== this.shift) this.place(state);
+    if (program.dueAt >= 0 && this.now.dueAt === null) {
+      this.now.dueAt = program.dueAt;
+      this.now.endedBy = program.dueBy;
+    }
+    const { judged, controls } = this.now;
+    let low = false;
+    let high = false;
+    for (let c = 0; c < controls.length; c++) {
+      const control = state.controls[c]!;
+      low ||= control.lowAlarm;
+      high ||= control.highAlarm;
+    }
+    for (let j = 0; j < judged.length; j++) {
+      const tally = judged[j]!;
+      const product = x[tally.judged.node]!;
+      const inBand = product >= tally.low && product <= tally.high;
+      if (inBand !== tally.wasIn) {
+        tally.wasIn = inBand;
+        tally.crossings.push(step * this.dt);
+        tally.byCold.push(product < tally.low);
+        if (inBand && tally.phase === tally.onTheWay) {
+          this.share();
+          this.bins.cut(j === 0);
+          tally.arrivedAt = step * this.dt;
+          tally.settledFrom = tally.arrivedAt + this.settling;
+          tally.phase = tally.arriving;
+        }
+      } else if (tally.phase === tally.arriving && step * this.dt >= tally.settledFrom) {
+        this.share();
+        this.bins.cut(j === 0);
+        tally.phase = tally.settled;
+      }
+      const { phase } = tally;
+      phase.steps++;
+      phase.productSum += product;
+      if (inBand) phase.inBand++;
+      if (low) phase.lowAlarm++;
+      if (high) phase.highAlarm++;
+    }
+    if (low || high)
+      for (let c = 0; c < controls.length; c++) {
+        const tally = controls[c]!;
+        const { lowAlarm, highAlarm } = state.controls[c]!;
+        const settled = this.heldBy(c).every((j) => j.phase === j.settled);
+        if (lowAlarm) tally.low++;
+        if (highAlarm) tally.high++;
+        if (lowAlarm && settled) tally.lowSettled++;
+        if (highAlarm && settled) tally.highSettled++;
+      }
+    this.bins.add(state, room, low || high);
+    this.energy.add(state, room);
+    if (state.on !== this.on) this.switched(state);
+    else if (this.lastStop !== null) this.followRunOn(step * this.dt, x);
+    if (this.fires.length > 0 && this.fuelOutAt === null && step > 0)
+      for (const h of this.fires) if (state.u[this.run.at.heater + h] === 0) this.fuelOutAt = step * this.dt;
+    if (this.ices.length > 0 && this.iceGoneAt === null)
+      for (const c of this.ices) if (state.coolers[c]!.ice === "water") this.iceGoneAt = step * this.dt;
+  }
+
+  /** What a controller holds; one that only watches is asked about everything. */
+  private heldBy(controller: number): JudgedTally[] {
+    const own = this.now.judged.filter((j) => j.controller === controller);
+    return own.length > 0 ? own : this.now.judged;
+  }
+
+  private followRunOn(time: number, x: Float64Array): void {
+    const { lastStop, stopProbes, probes } = this;
+    if (time - this.stopAt > REVERSAL_WITHIN || lastStop === null) {
+      this.lastStop = null;
+      return;
+    }
+    const { controls } = this.now;
+    for (let c = 0; c < controls.length; c++) {
+      const on = x[probes[c]!]! - stopProbes[c]!;
+      const ran = lastStop === "heat" ? on : -on;
+      const { runOn } = controls[c]!;
+      if (ran > runOn[lastStop] && this.heldBy(c).every((j) => time >= j.arrivedAt)) runOn[lastStop] = ran;
+    }
+  }
+
+  private switched({ on, heating, cooling, step, x }: RunState): void {
+    const time = step * this.dt;
+    for (let d = 0; d < this.devices.length; d++) this.devices[d]!.set((on & (1 << d)) !== 0, time);
+    this.on = on;
+    if (heating === this.wasHeating && cooling === this.wasCooling) return;
+    const heatStopped = this.wasHeating && !heating;
+    const coldStopped = this.wasCooling && !cooling;
+    this.heat.set(heating, time);
+    this.cold.set(cooling, time);
+    this.wasHeating = heating;
+    this.wasCooling = cooling;
+    const idle = !heating && !cooling;
+    this.lastStop = idle && heatStopped ? "heat" : idle && coldStopped ? "cold" : null;
+    this.stopAt = time;
+    for (let c = 0; c < this.probes.length; c++) this.stopProbes[c] = x[this.probes[c]!]!;
+  }
+
+  /** Hands the extremes since the last cut to the present phases. */
+  private share(): void {
+    const { bins, dt } = this;
+    const add = (range: Range, line: number) => {
+      const low = bins.lows[line]!;
+      const high = bins.highs[line]!;
+      if (low > high) return; // nothing was seen since the last cut
+      range.add(low, bins.lowSteps[line]! * dt);
+      range.add(high, bins.highSteps[line]! * dt);
+    };
+    for (const { phase, lines } of this.now.judged) {
+      add(phase.product, lines.product);
+      add(phase.probe, lines.probe);
+      add(phase.air, 2);
+      add(phase.shown, lines.shown);
+    }
+  }
+
+  /** Closes the last bin and the last stage. */
+  finish(): void {
+    this.share();
+    this.bins.finish(this.run.state.step);
+    this.now.to = this.run.state.step;
+  }
+}
