@@ -6,8 +6,11 @@ import { sayEnds, stageName } from "@/core/program";
 import { printTemperature } from "@/core/quantity";
 import { useBench } from "./context";
 
-/** The stages of the program in turn: one of them is looked at, on every station. One alone is no program yet. */
-export function StagePicker() {
+/**
+ * The stages of the program in turn: one of them is looked at, on every station. One alone is no program yet.
+ * `plain`: only to choose.
+ */
+export function StagePicker({ plain = false }: { plain?: boolean }) {
   const { chamber, stage, onStage, preferences, change, live } = useBench();
   const { stages } = chamber;
   const { scale } = preferences;
@@ -42,16 +45,20 @@ export function StagePicker() {
           {stageName(stages, stage.id)} goes on {sayEnds(stage, chamber, scale)}.
           {!reached.some((r) => r.id === stage.id) && reached.length > 0 && " The trial does not come to it."}
         </p>
-        <button type="button" className="key px-2" onClick={() => change(addStage(stage.id), "another stage")}>
-          <Plus size={16} aria-hidden /> A stage after it
-        </button>
-        <button
-          type="button"
-          className="key px-2"
-          onClick={() => change(removeStage(stage.id), `${stageName(stages, stage.id)} out`)}
-        >
-          <X size={16} aria-hidden /> Take it out
-        </button>
+        {!plain && (
+          <>
+            <button type="button" className="key px-2" onClick={() => change(addStage(stage.id), "another stage")}>
+              <Plus size={16} aria-hidden /> A stage after it
+            </button>
+            <button
+              type="button"
+              className="key px-2"
+              onClick={() => change(removeStage(stage.id), `${stageName(stages, stage.id)} out`)}
+            >
+              <X size={16} aria-hidden /> Take it out
+            </button>
+          </>
+        )}
       </div>
     </nav>
   );

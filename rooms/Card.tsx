@@ -173,7 +173,7 @@ function CardFace({ name, plan, trial, verdicts, scale }: FaceProps) {
       </section>
       <section>
         <h3 className="sr-only">Temperatures in both scales</h3>
-        <ScaleTable low={stages[0]!.stage.low} high={stages[0]!.stage.high} />
+        <ScaleTable low={low} high={high} />
       </section>
       <footer className="border-t border-black/40 pt-[0.5mm] text-[0.85em]">
         Unplug before you open anything. A steady temperature is no proof of safety.
@@ -351,7 +351,9 @@ function CardAlarms({ plan, lid }: { plan: Plan; lid: boolean }) {
 /** °C and °F side by side around the band. */
 function ScaleTable({ low, high }: { low: number; high: number }) {
   const middle = Math.round((low + high) / 2);
-  const values = Array.from({ length: 9 }, (_, i) => middle - 4 + i);
+  // Nine values around the band; of a program they reach over all of its bands.
+  const step = Math.max(1, Math.ceil((high - low) / 7));
+  const values = Array.from({ length: 9 }, (_, i) => middle + (i - 4) * step);
   return (
     <table className="w-full border-collapse text-center">
       <tbody>

@@ -66,6 +66,7 @@ export function FullTrial({ trial, ghost, near }: Props) {
     [place],
   );
   const moment = Math.min(end, Math.max(0, at ?? (now.from + now.to) / 2));
+  const others = useOtherVessels(trace);
   const named = (t: Trace) =>
     t.layers.filter((l) => known(l, chamber)).map((l) => ({ ...l, label: layerLabel(l, chamber) }));
   const layers = named(trace).filter(
@@ -81,7 +82,6 @@ export function FullTrial({ trial, ghost, near }: Props) {
   const lines = channels.map((c) => c.value).filter((c) => shown.includes(c));
   const alarms = useAlarms();
   const several = chamber.stages.length > 1;
-  const others = useOtherVessels(trace);
   const common = {
     startHour: trial.startHour,
     bands: trial.bands,
@@ -262,7 +262,7 @@ export function FullTrial({ trial, ghost, near }: Props) {
                 ? `, for ${judgedName(metrics.judged, chamber.vessels)}`
                 : ""}
             </h3>
-            <StagePicker />
+            <StagePicker plain />
             {metrics && result ? (
               <>
                 <p className="quiet">

@@ -34,7 +34,7 @@ export interface FiguresOf {
 }
 
 /** The whole of a trial, for what fares worst in it. */
-export const wholeOf = ({ metrics, days }: Trial): FiguresOf => ({ metrics, seconds: days * 86_400 });
+export const wholeOf = ({ metrics }: Trial): FiguresOf => ({ metrics, seconds: metrics.seconds });
 
 /** What a trial or a stage amounts to, in figures. */
 export function figuresOf({ metrics: m, seconds }: FiguresOf, scale: Scale, judged: string): Figure[] {

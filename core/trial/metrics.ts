@@ -343,7 +343,7 @@ export interface StageResult {
 /** The metrics of each stage that the trial came to, and those of the whole program for each thing that is judged. */
 export function metricsOf(run: Run, seen: TrialTally): { stages: StageResult[]; whole: Metrics[] } {
   const { dt, chamber } = run.input;
-  const end = seen.energy.total();
+  const end = seen.judgedEnergy;
   const after = (s: number) => seen.stages[s + 1]?.before ?? end;
   const stages = seen.stages.map((stage, s) => ({
     id: chamber.stages[stage.stage]!.id,

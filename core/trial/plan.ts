@@ -224,6 +224,8 @@ export function planQuestions(
   settings: Settings = control.settings,
 ): Question[] {
   const { request, advised, plugged, ownHeat, heatOfAnother } = control;
+  // What hangs in the room has nothing to do with the band.
+  if (chamber.probes.find((p) => p.id === controller.probes[0])!.place === "room") return [];
   const about = { request, advised, room: chamber.room, plugged, ownHeat, heatOfAnother };
   return questionsOf(settings, controller.unit, about, scale);
 }

@@ -147,6 +147,7 @@ export class TrialTally implements Watcher {
   private readonly nodes: number[];
   private readonly displays: number[];
   private now!: StageTally;
+  private end: EnergyAccount | null = null;
   private shift = 0;
   private on = 0;
   private lastStop: "heat" | "cold" | null = null;
@@ -281,6 +282,14 @@ export class TrialTally implements Watcher {
       this.now.dueAt = program.dueAt;
       this.now.endedBy = program.dueBy;
     }
+    // What comes after the end of the program is shown, and no longer judged.
+    if (program.finishedAt >= 0) {
+      this.close(state);
+      this.bins.add(state, room, state.controls.some(sounds));
+      this.energy.add(state, room);
+      if (state.on !== this.on) this.switched(state);
+      return;
+    }
     const { judged, controls } = this.now;
     let low = false;
     let high = false;
@@ -336,6 +345,14 @@ export class TrialTally implements Watcher {
       for (const c of this.ices) if (state.coolers[c]!.ice === "water") this.iceGoneAt = step * this.dt;
   }
 
+  private close(state: RunState): void {
+    if (this.end) return;
+    this.share();
+    this.bins.cut();
+    this.now.to = state.step;
+    this.end = this.energy.total();
+  }
+
   /** What a controller holds; one that only watches is asked about everything. */
   private heldBy(controller: number): JudgedTally[] {
     const own = this.now.judged.filter((j) => j.controller === controller);
@@ -376,6 +393,7 @@ export class TrialTally implements Watcher {
 
   /** Hands the extremes since the last cut to the present phases. */
   private share(): void {
+    if (this.end) return;
     const { bins, dt } = this;
     const add = (range: Range, line: number) => {
       const low = bins.lows[line]!;
@@ -394,8 +412,14 @@ export class TrialTally implements Watcher {
 
   /** Closes the last bin and the last stage. */
   finish(): void {
-    this.share();
+    this.close(this.run.state);
     this.bins.finish(this.run.state.step);
-    this.now.to = this.run.state.step;
+  }
+
+  /** Heat flows up to the end of what is judged. */
+  get judgedEnergy(): EnergyAccount {
+    return this.end ?? this.energy.total();
   }
 }
+
+const sounds = (c: { lowAlarm: boolean; highAlarm: boolean }): boolean => c.lowAlarm || c.highAlarm;

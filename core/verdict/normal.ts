@@ -1,9 +1,9 @@
 import { AIR, hasFire, hasHeater } from "../chamber";
 import { stageName } from "../program";
 import { printDuration, printNumber } from "../quantity";
-import { judgedName, switchesOf, type Cycle, type Metrics } from "../trial";
+import { judgedName, switchesOf, type Cycle, type Metrics, type StageResult } from "../trial";
 import type { Judgement, Rule } from "./types";
-import { atFirst, movesOrStays, withArticle } from "./words";
+import { atFirst, movesOrStays, percent, withArticle } from "./words";
 
 /** How what is judged moves in a stage once it is settled: display, and each thing itself. */
 function swings({ scale, plan }: Judgement, all: readonly Metrics[]): string[] {
@@ -48,19 +48,33 @@ export function whatIsNormal(judgement: Judgement, id: string): string[] {
   return lines;
 }
 
+/** Of a stage that ends before it settles: how long it takes to its band, and that it keeps it. */
+const shortStage = ({ plan }: Judgement, { metrics }: StageResult): string[] =>
+  plan.chamber.stages.length === 1 && plan.chamber.stages[0]!.ends.length === 0
+    ? []
+    : metrics
+        .filter((m) => m.timeToBand !== null)
+        .map((m) => {
+          const name = atFirst(withArticle(judgedName(m.judged, plan.chamber.vessels)));
+          const way = m.timeToBand! < 60 ? "from the start" : `after ${printDuration(m.timeToBand!)}`;
+          return `${name} is in its band ${way}, then ${percent(m.inBand)} of the time to its end.`;
+        });
+
 /** Nothing is wrong: what is normal in each stage, and what it costs. */
 export const allWell: Rule = (c) => {
   const { stages } = c.chamber;
-  const lines = c.trial.stages.flatMap(({ id }) => {
-    const own = whatIsNormal(c, id);
-    if (own.length === 0) return [];
-    return stages.length > 1 ? [`${stageName(stages, id)}: ${own.join(" ")}`] : own;
+  const lines = c.trial.stages.flatMap((result) => {
+    const own = whatIsNormal(c, result.id);
+    const said = own.length > 0 ? own : shortStage(c, result);
+    if (said.length === 0) return [];
+    return stages.length > 1 ? [`${stageName(stages, result.id)}: ${said.join(" ")}`] : said;
   });
   if (lines.length === 0) return null;
   const { energy, fuelBurned } = c.trial.metrics;
-  const kilowattHours = (energy.heater - energy.fire + energy.cooler) / 3.6e6 / c.trial.days;
+  const days = c.trial.metrics.seconds / 86_400;
+  const kilowattHours = (energy.heater - energy.fire + energy.cooler) / 3.6e6 / days;
   const costs = [
-    hasFire(c.chamber) ? `burns about ${printNumber(fuelBurned / c.trial.days, 0.1)}\u00a0kg a day` : "",
+    hasFire(c.chamber) ? `burns about ${printNumber(fuelBurned / days, 0.1)}\u00a0kg a day` : "",
     !hasFire(c.chamber) || kilowattHours >= 0.05 ? `uses about ${printNumber(kilowattHours, 0.1)}\u00a0kWh a day` : "",
   ].filter(Boolean);
   return {

@@ -165,7 +165,8 @@ export const oneSided: Rule = (c) => {
 /** Heat and cold undo each other's work: energy out of all proportion. */
 export const wastedEnergy: Rule = (c) => {
   const { energy, reversals } = c.trial.metrics;
-  const perDay = (j: number) => j / 3.6e6 / c.trial.days;
+  const days = c.trial.metrics.seconds / 86_400;
+  const perDay = (j: number) => j / 3.6e6 / days;
   const undone = Math.min(perDay(energy.heater), perDay(energy.cold) - perDay(energy.product));
   if (undone < 0.1 || undone < 0.4 * Math.max(perDay(energy.heater), perDay(energy.cold))) return null;
   const spent = perDay(energy.heater + energy.cooler);
