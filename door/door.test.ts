@@ -2,6 +2,7 @@ import Ajv2020 from "ajv/dist/2020";
 import { bandOf } from "@/core/controller";
 import { describe as describeChamber, newChamber } from "@/core/chamber";
 import type { Settings, Unit } from "@/core/model";
+import { configurations } from "@/core/testing/configurations";
 import { calls, examples, knock, lookAt, MOST_BYTES, openapi, readAtMost, requests, type Call } from ".";
 
 jest.setTimeout(90_000);
@@ -92,6 +93,49 @@ describe("answers", () => {
     const body = { chamber: { cabinet: { kind: { value: "chest", origin: "typed" } } } };
     const [a, b] = [await ask("recommendation", body), await ask("recommendation", body)];
     expect(a.answer).toEqual(b.answer);
+  });
+});
+
+describe("lists", () => {
+  const doc = openapi() as { components: { schemas: Record<string, object> } };
+  const validator = new Ajv2020({ strict: false, validateFormats: false, allErrors: true });
+  const bodyOf = (name: keyof typeof configurations) => {
+    const { devices, controllers, vessels, probes, program, stages, room, cabinet } = configurations[name]();
+    return { devices, controllers, vessels, probes, program, stages, room, cabinet };
+  };
+  it.each(Object.keys(configurations) as (keyof typeof configurations)[])("%s, every call", async (name) => {
+    const chamber = bodyOf(name);
+    const stage = chamber.stages.at(-1)!.id;
+    const controller = chamber.controllers.at(-1)!.id;
+    for (const [call, body] of [
+      ["settings", { chamber, stage, controller }],
+      ["read-back", { chamber, stage, controller, settings: { setpoint: 20 } }],
+      ["trial", { chamber, days: 3, bins: 20 }],
+      ["verdicts", { chamber, days: 3 }],
+      ["recommendation", { chamber, stage }],
+    ] as const) {
+      const { status, answer } = await ask(call, body);
+      expect([call, status]).toEqual([call, 200]);
+      const validate = validator.compile(doc.components.schemas[`${call}-answer`]!);
+      validate(answer);
+      expect(validate.errors ?? []).toEqual([]);
+      if (call === "trial") {
+        const { stages, whole } = answer as { stages: { id: string }[]; whole: { judged: string }[] };
+        expect(stages.map((s) => s.id)).toEqual(chamber.stages.map((s) => s.id));
+        expect(whole.map((m) => m.judged)).toEqual(chamber.vessels.map((v) => v.id));
+      }
+    }
+  });
+  it("an entry that is not there is refused by its name", async () => {
+    const chamber = bodyOf("two independent units on two devices");
+    for (const wrong of [{ stage: "s9" }, { controller: "u9" }]) {
+      const { status, answer } = await ask("settings", { chamber, ...wrong });
+      expect(status).toBe(422);
+      expect(JSON.stringify(answer)).toContain(Object.values(wrong)[0]);
+    }
+    const lost = { ...chamber, controllers: [{ ...chamber.controllers[0]!, probes: ["p7"] }] };
+    const { status, answer } = await ask("trial", { chamber: lost, days: 1 });
+    expect([status, JSON.stringify(answer)]).toEqual([422, expect.stringContaining("p7")]);
   });
 });
 

@@ -87,7 +87,7 @@ test("every kind of unit: its own parameters, a sentence that fits, a trial; two
     ["One outlet, goes off at the setpoint", "Differential"],
     ["One outlet, two limits", "On at (low limit)"],
     ["Heat only, alarms as distances", "Low alarm, distance"],
-    ["Two opposed units, one for heat, one for cold", "Cold unit: setpoint"],
+    ["Watches only, with alarms", "Low alarm"],
     ["Two outlets, two differentials", "Cooling differential"],
   ] as const) {
     await kinds.getByText(kind, { exact: true }).click();
@@ -121,7 +121,7 @@ test("more vessels, a heat curve and a watching probe: put in, seen in the trial
   await page.locator("h2").first().click();
   await page.keyboard.press("5");
   await page.getByRole("button", { name: "Another probe, to watch" }).click();
-  await page.getByLabel("Probe 2", { exact: true }).selectOption({ label: "Hanging in the air" });
+  await page.getByLabel("Probe 2, watching", { exact: true }).selectOption({ label: "Hanging in the air" });
   await trialDone(page);
   await page.locator("h2").first().click();
   await page.keyboard.press("t");

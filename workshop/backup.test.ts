@@ -2,6 +2,8 @@ import { join } from "node:path";
 import Ajv2020 from "ajv/dist/2020";
 import { readFileSync } from "node:fs";
 import { publishedSchema } from "@/core/model";
+import { configurations } from "@/core/testing/configurations";
+import { planOf, runTrial, trialOf } from "@/core/trial";
 import { hollinMill } from "@/demo";
 import { readBackup, writeBackup } from "./backup";
 import { readRecord } from "./migrations";
@@ -15,6 +17,21 @@ describe("backup", () => {
     const read = readBackup(writeBackup(records, NOW));
     expect(read.ok && [...read.value.chambers, ...read.value.others]).toEqual(records);
   });
+
+  it.each(Object.entries(configurations))(
+    "takes %s there and back, and it opens with the trial that it had",
+    (_, make) => {
+      const record = make();
+      const read = readBackup(writeBackup([record], NOW));
+      expect(read.ok && read.value.chambers).toEqual([record]);
+      const published = JSON.parse(readFileSync("public/schema/workshop-3.json", "utf8")) as object;
+      const valid = new Ajv2020({ strict: false, validateFormats: false }).compile(published);
+      expect(valid(JSON.parse(writeBackup([record], NOW)))).toBe(true);
+      const [again] = read.ok ? read.value.chambers : [];
+      const [a, b] = [record, again!].map((r) => runTrial(trialOf(planOf(r), 2)));
+      expect([b!.heat, b!.cold, b!.stages]).toEqual([a!.heat, a!.cold, a!.stages]);
+    },
+  );
 
   it("fits the published JSON Schema, by a validator that is not ours; the published file is the present one", () => {
     const published = JSON.parse(readFileSync("public/schema/workshop-3.json", "utf8")) as object;

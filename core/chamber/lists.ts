@@ -18,10 +18,11 @@ export function tryChange(record: ChamberRecord, change: Change): Read<ChamberRe
   return problem ? refuse(problem) : read(parsed.data);
 }
 
-/** A name that no entry of a list has yet: the letter of its kind and a number. */
+/** A name that no entry of a list has yet: the letter of its kind and a number, the one after those that there are. */
 export function freshId(list: readonly { id: string }[], letter: string): string {
   const taken = new Set(list.map((e) => e.id));
-  for (let n = list.length + 1; ; n++) if (!taken.has(`${letter}${n}`)) return `${letter}${n}`;
+  for (let n = list.filter((e) => e.id.startsWith(letter)).length + 1; ; n++)
+    if (!taken.has(`${letter}${n}`)) return `${letter}${n}`;
 }
 
 const without = <T extends { id: string }>(list: readonly T[], id: string): T[] => list.filter((e) => e.id !== id);

@@ -25,6 +25,9 @@ export interface ProgramState {
   /** An end has come at this moment, and the next stage waits for somebody to be there; −1: none has. */
   dueAt: number;
   dueBy: EndedBy;
+  /** The same of the stage before; −1: there was none. */
+  endedAt: number;
+  endedBy: EndedBy;
   /** What is still to go from the stage before, K: settings and band stand so far from where the stage will have them. */
   shift: number;
   /** When the next step of the way is due, s; Infinity: the stage has arrived. */
@@ -42,6 +45,8 @@ export const startProgram = ({ stages }: ProgramPlan): ProgramState => ({
   heldSince: stages[0]!.ends.map(() => -1),
   dueAt: -1,
   dueBy: null,
+  endedAt: -1,
+  endedBy: null,
   shift: 0,
   nextStep: Infinity,
   finishedAt: -1,
@@ -53,6 +58,8 @@ export const copyProgram = (s: ProgramState): ProgramState => ({
   heldSince: [...s.heldSince],
   dueAt: s.dueAt,
   dueBy: s.dueBy,
+  endedAt: s.endedAt,
+  endedBy: s.endedBy,
   shift: s.shift,
   nextStep: s.nextStep,
   finishedAt: s.finishedAt,
@@ -172,6 +179,8 @@ export function takeDue(plan: ProgramPlan, state: ProgramState, now: number): bo
     state.stage++;
     const next = plan.stages[state.stage]!;
     state.since = now;
+    state.endedAt = state.dueAt;
+    state.endedBy = state.dueBy;
     state.heldSince = next.ends.map(() => -1);
     state.dueAt = -1;
     state.dueBy = null;

@@ -276,6 +276,8 @@ export class TrialTally implements Watcher {
       this.share();
       this.bins.cut();
       this.now.to = step;
+      this.now.dueAt = program.endedAt;
+      this.now.endedBy = program.endedBy;
       this.begin(program.stage, state);
     } else if (program.shift !== this.shift) this.place(state);
     if (program.dueAt >= 0 && this.now.dueAt === null) {
