@@ -1,5 +1,5 @@
 import { tryEdits } from "@/core/chamber";
-import { countsOf, noOutput, outletsOf, powerUp, stepOnOff } from "@/core/controller";
+import { onOffNumbers, noOutput, outletsOf, powerUp, stepOnOff } from "@/core/controller";
 import { unitKinds, type ChamberRecord, type Edit, type Unit } from "@/core/model";
 import { celsius } from "@/core/quantity";
 import { recordWith } from "@/core/testing/build";
@@ -21,7 +21,7 @@ const cases: Case[] = unitKinds.flatMap((kind): Case[] =>
 /** Readings, °C, at which the unit's outlets close and open on a slow ramp up or down. */
 function sweep({ controller: { unit }, control: { settings } }: UnitPlan, from: number, to: number) {
   const state = powerUp(false);
-  const numbers = countsOf(settings, unit);
+  const numbers = onOffNumbers(settings, unit);
   const out = noOutput();
   const seen = { heatOn: NaN, heatOff: NaN, coldOn: NaN, coldOff: NaN };
   let [heat, cold] = [false, false];

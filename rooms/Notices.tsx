@@ -4,11 +4,11 @@ import Link from "next/link";
 import { useState } from "react";
 import { settleConflict, useWorkshop } from "@/workshop";
 
-/** What has to be known at once: a conflict between two tabs, a second tab, records set aside. */
+/** What has to be known at once: a conflict between two tabs, a second tab, records set quarantine. */
 export function Notices() {
-  const { conflict, company, aside, records } = useWorkshop();
+  const { conflict, company, quarantine, records } = useWorkshop();
   const [companySeen, setCompanySeen] = useState(false);
-  const [asideSeen, setAsideSeen] = useState(false);
+  const [quarantineSeen, setQuarantineSeen] = useState(false);
   const mine = conflict ? records[conflict.id] : undefined;
   const name = mine?.kind === "chamber" ? mine.name : "This record";
   return (
@@ -41,19 +41,19 @@ export function Notices() {
           </button>
         </div>
       )}
-      {aside.length > 0 && !asideSeen && (
+      {quarantine.length > 0 && !quarantineSeen && (
         <div
           role="status"
           className="bg-base-200 border-warning flex flex-wrap items-center gap-3 border-b-4 px-4 py-1"
         >
           <p className="grow">
-            {aside.length === 1 ? "One record" : `${aside.length} records`} could not be read and{" "}
-            {aside.length === 1 ? "was" : "were"} set aside, whole.
+            {quarantine.length === 1 ? "One record" : `${quarantine.length} records`} could not be read and{" "}
+            {quarantine.length === 1 ? "was" : "were"} set quarantine, whole.
           </p>
           <Link href="/preferences#aside" className="key">
             See what it is
           </Link>
-          <button type="button" className="key border-transparent" onClick={() => setAsideSeen(true)}>
+          <button type="button" className="key border-transparent" onClick={() => setQuarantineSeen(true)}>
             Later
           </button>
         </div>

@@ -6,7 +6,7 @@ import { demoIsThere, removeDemo, bringDemoBack } from "@/demo";
 import { showShortcuts } from "@/parts/common";
 import { Choice, type Option } from "@/parts/fields";
 import { setPreferences, useWorkshop } from "@/workshop";
-import { AsideList } from "./AsideList";
+import { QuarantineList } from "./QuarantineList";
 import { BackupDesk } from "./BackupDesk";
 import { RoomHead } from "./RoomHead";
 
@@ -68,7 +68,7 @@ export function Preferences() {
           </button>
         </section>
         <BackupDesk />
-        <AsideList />
+        <QuarantineList />
         <section className="grid gap-3">
           <h2 className="text-2xl">The demo</h2>
           <p>

@@ -1,5 +1,5 @@
 // Trials of every kind of box, and of networks with 7 and 20 nodes over 30 days, under Node.
-import { addProbe, addVessel, boxes, buildNetwork, newChamber } from "../core/chamber";
+import { addProbe, addStage, addVessel, boxes, buildNetwork, newChamber } from "../core/chamber";
 import { applyEdits, cabinetKinds, type Edit } from "../core/model";
 import { celsius } from "../core/quantity";
 import { planOf, runTrial, stepFor, trialOf } from "../core/trial";
@@ -33,6 +33,29 @@ console.log(
   `30 days at 5 s, ${twenty.nodes} nodes: fastest ${ms(twenty.fastest)}, median ${ms(twenty.median)}; ` +
     `${(twenty.median / seven.median).toFixed(1)} times the small one`,
 );
+// The same chamber as one stage and as eight, in turn, so that the machine's own moods fall on both.
+const whole = addProbe(fresh);
+const eight = Array.from({ length: 7 }).reduce<typeof fresh>((r) => addStage(r.stages.at(-1)!.id)(r), whole);
+const inputs = [whole, eight].map((r) => trialOf(planOf(r), 30, 5));
+const both = Array.from({ length: 15 }, () =>
+  inputs.map((input) => {
+    const start = performance.now();
+    runTrial(input);
+    return performance.now() - start;
+  }),
+);
+const middle = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+const [one, eightfold] = [0, 1].map((i) => middle(both.map((b) => b[i]!)));
+console.log(
+  `30 days at 5 s, one stage ${ms(one!)}, eight stages ${ms(eightfold!)}, side by side: ${middle(both.map(([a, b]) => b! / a!)).toFixed(2)} times (aim: at most 1.20)`,
+);
+const plans = [whole, eight].map((r) => {
+  planOf(r);
+  const start = performance.now();
+  for (let i = 0; i < 20; i++) planOf({ ...r, revision: i });
+  return (performance.now() - start) / 20;
+});
+console.log(`Plan of one stage ${plans[0]!.toFixed(1)} ms, of eight ${plans[1]!.toFixed(1)} ms`);
 const usual = {
   foam: [30, 32],
   warmBox: [41, 43],

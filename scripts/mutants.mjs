@@ -73,6 +73,7 @@ writeFileSync(
     incrementalFile: join(folder, `known-${wanted}-${seed}.json`),
     ignorePatterns: [".next", ".verify", "docs", "public", "e2e", "test-results"],
     concurrency: 2,
+    dryRunTimeoutMinutes: 30,
     timeoutMS: 15_000,
     timeoutFactor: 1.2,
     // A number in a table is read once, before any test: which test would notice it cannot be told.

@@ -1,7 +1,7 @@
 import type { WorkshopRecord } from "@/core/model";
 
 /** One record before and after; null where it did not exist. */
-export interface Change {
+export interface RecordDiff {
   id: string;
   before: WorkshopRecord | null;
   after: WorkshopRecord | null;
@@ -10,7 +10,7 @@ export interface Change {
 /** One undoable step. */
 export interface Step {
   label: string;
-  changes: Change[];
+  changes: RecordDiff[];
   /**
    * Steps of one gesture carry the same key and are undone together: those of a drag (its key begins with "drag:")
    * however long it takes, those of stepping while they follow each other closely.

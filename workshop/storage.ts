@@ -3,7 +3,7 @@ import type { WorkshopRecord } from "@/core/model";
 import { readRecord } from "./migrations";
 
 /** A record that does not parse, set aside as it was found. */
-export interface Aside {
+export interface Quarantined {
   key: string;
   foundAt: string;
   problem: string;
@@ -13,7 +13,8 @@ export interface Aside {
 export type Written = { ok: true; revision: number } | { ok: false; theirs: WorkshopRecord | null };
 
 const RECORD = "record:";
-const ASIDE = "aside:";
+/** The keys keep the name that they have always had: what was kept under it is still found. */
+const QUARANTINE = "aside:";
 
 const box = localforage.createInstance({ name: "gentle-crock", storeName: "workshop" });
 
@@ -24,29 +25,29 @@ async function alone<T>(id: string, work: () => Promise<T>): Promise<T> {
   return work();
 }
 
-/** Reads every record. Those that do not parse are moved aside, whole, and reported. */
-export async function readAll(now: string): Promise<{ records: WorkshopRecord[]; aside: Aside[] }> {
+/** Reads every record. Those that do not parse are moved quarantine, whole, and reported. */
+export async function readAll(now: string): Promise<{ records: WorkshopRecord[]; quarantine: Quarantined[] }> {
   const records: WorkshopRecord[] = [];
-  const aside: Aside[] = [];
+  const quarantine: Quarantined[] = [];
   for (const key of await box.keys()) {
     const raw: unknown = await box.getItem(key);
-    if (key.startsWith(ASIDE)) aside.push(raw as Aside);
+    if (key.startsWith(QUARANTINE)) quarantine.push(raw as Quarantined);
     if (!key.startsWith(RECORD)) continue;
     const read = readRecord(raw);
     if (read.ok) records.push(read.record);
     else {
-      const kept: Aside = {
-        key: `${ASIDE}${key.slice(RECORD.length)}:${now}`,
+      const kept: Quarantined = {
+        key: `${QUARANTINE}${key.slice(RECORD.length)}:${now}`,
         foundAt: now,
         problem: read.problem,
         raw,
       };
       await box.setItem(kept.key, kept);
       await box.removeItem(key);
-      aside.push(kept);
+      quarantine.push(kept);
     }
   }
-  return { records, aside };
+  return { records, quarantine };
 }
 
 /** Reads one record, or null where it is gone or does not parse. */
@@ -73,4 +74,4 @@ export const write = (id: string, record: WorkshopRecord | null, expected: numbe
     return { ok: true, revision };
   });
 
-export const dropAside = (key: string): Promise<void> => box.removeItem(key);
+export const dropQuarantined = (key: string): Promise<void> => box.removeItem(key);

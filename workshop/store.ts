@@ -1,11 +1,11 @@
 import { nanoid } from "nanoid";
 import { useEffect } from "react";
 import { create } from "zustand";
-import { newChamber, tryChange, tryEdits, type Change as RecordChange } from "@/core/chamber";
+import { newChamber, tryChange, tryEdits, type Change } from "@/core/chamber";
 import { type ChamberRecord, type Edit, type PreferencesRecord, type Station, type WorkshopRecord } from "@/core/model";
-import { forget, nextOn, remember, type Change, type History } from "./history";
+import { forget, nextOn, remember, type RecordDiff, type History } from "./history";
 import { firstPreferences, PREFERENCES_ID } from "./preferences";
-import { dropAside, readAll, readOne, write, type Aside } from "./storage";
+import { dropQuarantined, readAll, readOne, write, type Quarantined } from "./storage";
 import { openLine, type Line } from "./tabs";
 import { Writer } from "./writer";
 
@@ -21,7 +21,7 @@ interface WorkshopState extends History {
   status: "closed" | "opening" | "open" | "unavailable";
   records: Record<string, WorkshopRecord>;
   preferences: PreferencesRecord;
-  aside: Aside[];
+  quarantine: Quarantined[];
   save: SaveState;
   conflict: Conflict | null;
   /** Another tab of this profile is open. */
@@ -36,7 +36,7 @@ export const useWorkshop = create<WorkshopState>(() => ({
   status: "closed",
   records: {},
   preferences: firstPreferences("en", "2026-01-01T00:00:00.000Z"),
-  aside: [],
+  quarantine: [],
   save: "saved",
   conflict: null,
   company: false,
@@ -74,13 +74,13 @@ export async function openWorkshop(): Promise<void> {
   if (get().status !== "closed") return;
   set({ status: "opening" });
   try {
-    const { records, aside } = await readAll(now());
+    const { records, quarantine } = await readAll(now());
     for (const record of records) writer.know(record.id, record.revision);
     const byId = Object.fromEntries(records.map((r) => [r.id, r]));
     const stored = byId[PREFERENCES_ID];
     set({
       records: byId,
-      aside,
+      quarantine,
       preferences: stored?.kind === "preferences" ? stored : firstPreferences(navigator.language, now()),
       status: "open",
     });
@@ -99,7 +99,7 @@ export async function openWorkshop(): Promise<void> {
 }
 
 /** Puts records in place, in memory at once and in the store as soon as it acknowledges. */
-function place(changes: readonly Change[], side: "before" | "after"): void {
+function place(changes: readonly RecordDiff[], side: "before" | "after"): void {
   const changed = new Map(changes.map((change) => [change.id, change[side]]));
   const kept = Object.values(get().records).filter((record) => !changed.has(record.id));
   const placed = [...changed.values()].filter((record) => record !== null);
@@ -107,7 +107,7 @@ function place(changes: readonly Change[], side: "before" | "after"): void {
   for (const [id, record] of changed) writer.put(id, record);
 }
 
-function commit(label: string, changes: Change[], merge?: string): void {
+function commit(label: string, changes: RecordDiff[], merge?: string): void {
   place(changes, "after");
   set(remember(get(), { label, changes, merge, at: Date.now() }));
 }
@@ -128,7 +128,7 @@ export function editChamber(id: string, edits: readonly Edit[], label: string, m
 }
 
 /** Changes lists and tables of a chamber; returns a sentence where that is impossible, and stores nothing then. */
-export function changeChamber(id: string, change: RecordChange, label: string, merge?: string): string | null {
+export function changeChamber(id: string, change: Change, label: string, merge?: string): string | null {
   const before = chamberById(id);
   if (!before) return "This chamber is no longer there.";
   const tried = tryChange(before, change);
@@ -172,14 +172,14 @@ export function removeRecords(ids: readonly string[], label: string): void {
   const { records } = get();
   commit(
     label,
-    ids.flatMap((id): Change[] => (records[id] ? [{ id, before: records[id], after: null }] : [])),
+    ids.flatMap((id): RecordDiff[] => (records[id] ? [{ id, before: records[id], after: null }] : [])),
   );
 }
 
 /** Puts records in, each over the one with its id. One undoable step. */
 export function bringIn(incoming: readonly WorkshopRecord[], label: string, removing: readonly string[] = []): void {
   const { records } = get();
-  const changes: Change[] = incoming.map((after) => ({ id: after.id, before: records[after.id] ?? null, after }));
+  const changes: RecordDiff[] = incoming.map((after) => ({ id: after.id, before: records[after.id] ?? null, after }));
   for (const id of removing)
     if (records[id] && !incoming.some((r) => r.id === id)) changes.push({ id, before: records[id], after: null });
   if (changes.length) commit(label, changes);
@@ -238,7 +238,7 @@ export async function settleConflict(keep: "mine" | "theirs"): Promise<void> {
   }
 }
 
-export async function discardAside(key: string): Promise<void> {
-  await dropAside(key);
-  set({ aside: get().aside.filter((a) => a.key !== key) });
+export async function discardQuarantined(key: string): Promise<void> {
+  await dropQuarantined(key);
+  set({ quarantine: get().quarantine.filter((a) => a.key !== key) });
 }

@@ -5,7 +5,7 @@ export function memoryStorage() {
   const shelf = new Map<string, WorkshopRecord>();
   return {
     shelf,
-    readAll: () => Promise.resolve({ records: [...shelf.values()], aside: [] }),
+    readAll: () => Promise.resolve({ records: [...shelf.values()], quarantine: [] }),
     readOne: (id: string) => Promise.resolve(shelf.get(id) ?? null),
     write: (id: string, record: WorkshopRecord | null, expected: number | null) => {
       const stored = shelf.get(id);
@@ -19,6 +19,6 @@ export function memoryStorage() {
       shelf.set(id, { ...record, revision: revision + 1 });
       return Promise.resolve({ ok: true as const, revision: revision + 1 });
     },
-    dropAside: () => Promise.resolve(),
+    dropQuarantined: () => Promise.resolve(),
   };
 }

@@ -1,7 +1,13 @@
-import type { Finding, Question } from "@/core/controller";
+import type { SettingsFinding, Question } from "@/core/controller";
 
 /** What the unit does not give, and what looks wrong, each with its reason. */
-export function Remarks({ findings, questions }: { findings: readonly Finding[]; questions: readonly Question[] }) {
+export function Remarks({
+  findings,
+  questions,
+}: {
+  findings: readonly SettingsFinding[];
+  questions: readonly Question[];
+}) {
   if (findings.length + questions.length === 0) return null;
   return (
     <ul className="grid gap-1" aria-label="What the unit does not give, and what looks wrong">

@@ -1,5 +1,5 @@
 /** A point of a picture with its name, px. */
-export interface Named {
+export interface NameAt {
   name: string;
   x: number;
   y: number;
@@ -20,14 +20,14 @@ const TOP = 22;
  * Names stand above their points: those of one point are joined, and one that would cover another stands over it, or,
  * where there is no room above, under it.
  */
-export function namesAbove(named: readonly Named[]): (Named & { top: number })[] {
-  const joined: Named[] = [];
+export function namesAbove(named: readonly NameAt[]): (NameAt & { top: number })[] {
+  const joined: NameAt[] = [];
   for (const n of [...named].sort((a, b) => a.x - b.x)) {
     const same = joined.find((j) => Math.abs(j.x - n.x) < SAME && Math.abs(j.y - n.y) < SAME);
     if (same) same.name += `, ${n.name}`;
     else joined.push({ ...n });
   }
-  const placed: (Named & { top: number })[] = [];
+  const placed: (NameAt & { top: number })[] = [];
   for (const n of joined) {
     const wide = n.name.length * LETTER;
     const covers = (top: number) =>

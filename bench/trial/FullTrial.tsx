@@ -6,7 +6,7 @@ import { traceCsv } from "@/core/formats";
 import type { Chamber, Happening, HappeningKind } from "@/core/model";
 import { printMoment } from "@/core/quantity";
 import { stageName } from "@/core/program";
-import { judgedName, layerLabel, type Channel, type Layer, type Trace, type Trial } from "@/core/trial";
+import { judgedName, layerLabel, type Channel, type TraceLayer, type Trace, type Trial } from "@/core/trial";
 import { download } from "@/parts/common";
 import { InsetChart, isWhole, panned, TraceChart, zoomed, type View } from "@/parts/trace";
 import { useBench } from "../context";
@@ -32,7 +32,7 @@ const endOf = (h: Happening): number | null =>
   "lasting" in h ? (h.lasting > 0 ? h.at + h.lasting : Number.MAX_SAFE_INTEGER) : null;
 
 /** A line of a kept trial may be of something that is no longer there. */
-function known({ kind, index }: Pick<Layer, "kind" | "index">, chamber: Chamber): boolean {
+function known({ kind, index }: Pick<TraceLayer, "kind" | "index">, chamber: Chamber): boolean {
   if (kind === "heater") return index < chamber.heaters.length;
   if (kind === "cold") return index < chamber.coolers.length;
   if (kind === "vessel" || kind === "shell") return index < chamber.vessels.length;

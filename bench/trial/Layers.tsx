@@ -1,6 +1,6 @@
 "use client";
 
-import type { Channel, Layer } from "@/core/trial";
+import type { Channel, TraceLayer } from "@/core/trial";
 
 interface Props {
   channels: readonly { value: Channel; label: string }[];
@@ -11,7 +11,7 @@ interface Props {
   onExtra: (extra: string[]) => void;
 }
 
-export const layerKey = ({ kind, index }: Pick<Layer, "kind" | "index">): string => `${kind}${index}`;
+export const layerKey = ({ kind, index }: Pick<TraceLayer, "kind" | "index">): string => `${kind}${index}`;
 
 const flip = <T,>(list: readonly T[], value: T, order: readonly T[]): T[] =>
   order.filter((v) => (v === value ? !list.includes(v) : list.includes(v)));

@@ -1,9 +1,9 @@
 import { useMemo } from "react";
-import { layerLabel, type Layer, type Trace } from "@/core/trial";
+import { layerLabel, type TraceLayer, type Trace } from "@/core/trial";
 import { useBench } from "../context";
 
 /** The lines of the vessels that are judged beside the first: they are always on show. */
-export function useOtherVessels(trace: Trace): (Layer & { label: string })[] {
+export function useOtherVessels(trace: Trace): (TraceLayer & { label: string })[] {
   const { chamber } = useBench();
   return useMemo(
     () =>

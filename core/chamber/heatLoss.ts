@@ -5,7 +5,7 @@ import { insideOf, outsideArea } from "./geometry";
 export const surfaceResistance = { inside: 0.13, insideUp: 0.1, insideDown: 0.17, outside: 0.04 } as const;
 
 /** One layer of a wall: m and W/mK. */
-export interface Layer {
+export interface WallLayer {
   thickness: number;
   conductivity: number;
 }
@@ -15,7 +15,7 @@ export interface Layer {
  * stands indoors: unless said otherwise both faces are inner faces.
  */
 export const transmittanceOf = (
-  layers: readonly Layer[],
+  layers: readonly WallLayer[],
   faces: readonly [number, number] = [surfaceResistance.inside, surfaceResistance.inside],
 ): number => 1 / (faces[0] + layers.reduce((sum, l) => sum + l.thickness / l.conductivity, 0) + faces[1]);
 

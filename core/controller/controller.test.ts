@@ -3,7 +3,7 @@ import type { Settings, Unit } from "../model";
 import { celsius, inScale, kelvins, roundTo, type Scale } from "../quantity";
 import {
   bandOf,
-  countsOf,
+  onOffNumbers,
   findingsOf,
   fitToUnit,
   genericUnit,
@@ -63,7 +63,7 @@ const asks = fc
 
 /** Where a unit switches, found without its arithmetic: the true temperature is swept and the state machine is watched. */
 function swept(settings: Settings, unit: Unit, error: number) {
-  const counts = { ...countsOf(settings, unit), delay: 0 };
+  const counts = { ...onOffNumbers(settings, unit), delay: 0 };
   const reading = (t: number) => {
     const shown = inScale(celsius(t + error), unit.scale) + settings.offset * (unit.scale === "F" ? 1.8 : 1);
     return Math.round(roundTo(shown, unit.resolution) / unit.resolution);
@@ -181,7 +181,7 @@ describe("findings", () => {
 
 describe("the two-outlet unit", () => {
   const counts: OnOffNumbers = {
-    ...countsOf(settingsFor(ask(19, 21), genericUnit("C")), genericUnit("C")),
+    ...onOffNumbers(settingsFor(ask(19, 21), genericUnit("C")), genericUnit("C")),
     heatOn: 190,
     heatOff: 200,
     coldOn: 210,

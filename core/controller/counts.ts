@@ -35,7 +35,7 @@ export interface OnOffNumbers {
 const NEVER = 1e12;
 
 /** The numbers of a unit as it computes with them. */
-export function countsOf(settings: Settings, unit: Unit): OnOffNumbers {
+export function onOffNumbers(settings: Settings, unit: Unit): OnOffNumbers {
   const point = (t: Temperature) => stepsOf(inScale(t, unit.scale), unit.resolution);
   const difference = (d: TemperatureDifference) => stepsOf(differenceInScale(d, unit.scale), unit.resolution);
   const points = pointsOf(settings, unit);
@@ -74,7 +74,7 @@ export interface Switching {
  * @param error how much the probe shows above the truth, K
  */
 export function switchingOf(settings: Settings, unit: Unit, error: TemperatureDifference): Switching {
-  const counts = countsOf(settings, unit);
+  const counts = onOffNumbers(settings, unit);
   const at = (steps: number): Temperature =>
     celsius(fromScale((steps - counts.offset) * unit.resolution, unit.scale) - error);
   return {

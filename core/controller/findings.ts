@@ -15,7 +15,7 @@ import { settingTable } from "./settingTable";
 import { resolutionOf } from "./unit";
 
 /** Something asked that the unit does not give, with the nearest that it can. */
-export interface Finding {
+export interface SettingsFinding {
   id: "heat-leaves-band" | "cold-leaves-band" | "cannot-set";
   field: keyof Settings;
   /** One sentence in the unit's own scale. */
@@ -49,8 +49,8 @@ export function findingsOf(
   settings: Settings,
   unit: Unit,
   scale: Scale = unit.scale,
-): Finding[] {
-  const found: Finding[] = [];
+): SettingsFinding[] {
+  const found: SettingsFinding[] = [];
   const step = resolutionOf(unit);
   const show = (t: Temperature) => printTemperature(t, scale);
   const exactly = (t: Temperature) => printTemperature(t, scale, 0.01);

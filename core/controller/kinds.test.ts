@@ -5,7 +5,7 @@ import { settingsOf } from "../testing/build";
 import {
   alarmsOf,
   bandOf,
-  countsOf,
+  onOffNumbers,
   fitToUnit,
   genericSheets,
   genericUnit,
@@ -50,7 +50,7 @@ const unitOf = (kind: Unit["kind"], outlet: Unit["outlet"] = "heat", scale: Scal
 });
 /** The readings at which a unit switches on and off when the reading sinks from warm and rises from cold. */
 function swept(settings: Settings, unit: Unit) {
-  const counts = [countsOf({ ...settings, compressorDelay: 0 }, unit)];
+  const counts = [onOffNumbers({ ...settings, compressorDelay: 0 }, unit)];
   const run = (from: number, to: number) => {
     const states = counts.map(() => powerUp());
     const seen: Record<string, number> = {};
@@ -159,7 +159,7 @@ describe("alarms and faults", () => {
   const unit: Unit = { ...unitOf("twoDifferentials"), alarmDelay: 60, alarmHysteresis: kelvins(0.5) };
   const settings = { ...settingsOf(20, 1, 1), highAlarm: celsius(25) };
   it("wait for their delay, and stop once the reading has come back by their hysteresis", () => {
-    const counts = countsOf(settings, unit);
+    const counts = onOffNumbers(settings, unit);
     const state = powerUp();
     const sounds = [250, 250, 249, 249, 246, 244].map((r) => {
       step(state, counts, r, 30);
@@ -178,13 +178,13 @@ describe("alarms and faults", () => {
     ["hold", true],
   ] as const)("an unplugged probe: %s", (atFault, heats) => {
     const state = powerUp();
-    const counts = countsOf(settings, { ...unit, atFault });
+    const counts = onOffNumbers(settings, { ...unit, atFault });
     step(state, counts, 180, 5);
     step(state, counts, NO_READING, 5);
     expect([state.callForHeat, state.highAlarm]).toEqual([heats, true]);
   });
   it("without a rest at power-up the compressor starts at once, but not after its own stop", () => {
-    const counts = countsOf(settings, unit);
+    const counts = onOffNumbers(settings, unit);
     const state = powerUp(false);
     step(state, counts, 215, 5);
     expect(state.coldOutlet).toBe(true);

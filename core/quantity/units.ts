@@ -3,7 +3,7 @@ import { printNumber } from "./print";
 import { read, refuse, type Read } from "./result";
 
 /** One way to write a quantity: its sign, the SI value of one, and a sensible step for typing and stepping. */
-export interface Unit {
+export interface UnitOfMeasure {
   sign: string;
   /** Other spellings people type, lower case. */
   spellings: readonly string[];
@@ -16,12 +16,12 @@ export interface Unit {
 /** A kind of quantity that converts by a factor only (not temperature: see temperature.ts). */
 export interface Measure {
   name: string;
-  metric: Unit;
-  customary: Unit;
-  others?: readonly Unit[];
+  metric: UnitOfMeasure;
+  customary: UnitOfMeasure;
+  others?: readonly UnitOfMeasure[];
 }
 
-const unit = (sign: string, inSI: number, resolution: number, ...spellings: string[]): Unit => ({
+const unit = (sign: string, inSI: number, resolution: number, ...spellings: string[]): UnitOfMeasure => ({
   sign,
   inSI,
   resolution,

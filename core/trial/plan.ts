@@ -10,7 +10,7 @@ import {
   switchingOf,
   wishFor,
   type ControlRequest,
-  type Finding,
+  type SettingsFinding,
   type Margins,
   type Plugged,
   type Question,
@@ -211,7 +211,7 @@ export const unitsOf = ({ chamber }: Plan, { controls }: StagePlan): UnitPlan[] 
   controls.map((control, c) => ({ control, controller: chamber.controllers[c]! }));
 
 /** In words of a scale: what a unit does not give. */
-export const planFindings = ({ control, controller }: UnitPlan, scale: Scale): Finding[] =>
+export const planFindings = ({ control, controller }: UnitPlan, scale: Scale): SettingsFinding[] =>
   controller.unit.kind === "watch"
     ? []
     : findingsOf(control.request, control.wished, control.settings, controller.unit, scale);

@@ -1,5 +1,5 @@
 import { calm, type Conditions } from "../chamber";
-import { countsOf, type OnOffNumbers } from "../controller";
+import { onOffNumbers, type OnOffNumbers } from "../controller";
 import type { Happening, Settings } from "../model";
 import type { ProgramState } from "../program";
 import { celsius, type Temperature } from "../quantity";
@@ -159,5 +159,5 @@ export const numbersNow = (
   chamber.controllers.map(({ unit }, c) => {
     const keyed = shifted(settings[stage]![c]!, shift);
     const { setpoint } = controllers[c]!;
-    return countsOf(setpoint === null ? keyed : withSetpoint(keyed, setpoint), unit);
+    return onOffNumbers(setpoint === null ? keyed : withSetpoint(keyed, setpoint), unit);
   });

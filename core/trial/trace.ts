@@ -8,7 +8,7 @@ export const channels = ["product", "probe", "air", "reading", "room"] as const;
 export type Channel = (typeof channels)[number];
 
 /** A further line that can be laid over the trace. */
-export interface Layer {
+export interface TraceLayer {
   kind: "lining" | "heater" | "cold" | "vessel" | "shell" | "watch" | "load";
   /** Which vessel, probe or load. */
   index: number;
@@ -24,7 +24,7 @@ export interface Trace {
   width: number;
   low: Record<Channel, Float32Array>;
   high: Record<Channel, Float32Array>;
-  layers: Layer[];
+  layers: TraceLayer[];
   /** Shares 0..1. */
   heat: Float32Array;
   cold: Float32Array;
@@ -37,7 +37,7 @@ function layerNodes(
   chamber: Chamber,
   product: number,
   probe: number,
-): (Pick<Layer, "kind" | "index"> & { node: number })[] {
+): (Pick<TraceLayer, "kind" | "index"> & { node: number })[] {
   const { nodes } = network;
   return [
     ...network.shells.flatMap((parts, index) => [
@@ -56,7 +56,7 @@ function layerNodes(
 
 /** What a further line is called, for people. */
 export function layerLabel(
-  { kind, index }: Pick<Layer, "kind" | "index">,
+  { kind, index }: Pick<TraceLayer, "kind" | "index">,
   { heaters, coolers, cabinet, stages, probes, controllers, vessels }: Chamber,
 ): string {
   const numbered = (name: string, list: readonly unknown[]) => (list.length > 1 ? `${name} ${index + 1}` : name);

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState, type KeyboardEvent } from "react";
 import { celsius, inScale, printMoment, printNumber, scaleSign, type Scale } from "@/core/quantity";
-import type { Channel, Layer, Trace } from "@/core/trial";
+import type { Channel, TraceLayer, Trace } from "@/core/trial";
 import { usePointers } from "./usePointers";
 import { panned, zoomed, type View } from "./view";
 
@@ -24,7 +24,7 @@ interface Props extends CursorMoves {
   scale: Scale;
   startHour: number;
   shown: readonly Channel[];
-  layers: readonly (Layer & { label: string })[];
+  layers: readonly (TraceLayer & { label: string })[];
   judged: string;
   left: number;
   top: number;

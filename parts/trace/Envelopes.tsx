@@ -2,7 +2,7 @@
 
 import { usePlotArea } from "recharts";
 import { celsius, inScale, type Scale } from "@/core/quantity";
-import type { Channel, Layer, Trace } from "@/core/trial";
+import type { Channel, TraceLayer, Trace } from "@/core/trial";
 import type { View } from "./view";
 
 interface Props {
@@ -13,7 +13,7 @@ interface Props {
   view: View;
   /** Lines on show. */
   shown: readonly Channel[];
-  layers: readonly Layer[];
+  layers: readonly TraceLayer[];
 }
 
 const looks = {
@@ -26,7 +26,7 @@ const looks = {
 } as const;
 
 /** Glaze and dash of a further line. */
-export function layerLook({ kind, index }: Pick<Layer, "kind" | "index">) {
+export function layerLook({ kind, index }: Pick<TraceLayer, "kind" | "index">) {
   const dash = `${3 + (index % 3) * 3} 2`;
   const color =
     kind === "heater"

@@ -3,7 +3,7 @@
 import { memo, useMemo } from "react";
 import { ComposedChart, ReferenceArea, ReferenceLine, XAxis, YAxis } from "recharts";
 import { celsius, inScale, type Scale } from "@/core/quantity";
-import type { BandSpan, Channel, Layer, Trace } from "@/core/trial";
+import type { BandSpan, Channel, TraceLayer, Trace } from "@/core/trial";
 import { axisOf, axisTicks, degrees, timeTick, timeTicks } from "./axis";
 import { Cursor, type CursorMoves } from "./Cursor";
 import { EndLabels } from "./EndLabels";
@@ -40,7 +40,7 @@ interface Props extends CursorMoves {
   /** A moment to point at, s. */
   moment: number | null;
   shown?: readonly Channel[];
-  layers?: readonly (Layer & { label: string })[];
+  layers?: readonly (TraceLayer & { label: string })[];
   /** Moments of happenings, s, with the ends of those that last. */
   happenings?: readonly { at: number; to: number | null }[];
   /** What the line of the judged temperature is called. */

@@ -1,18 +1,18 @@
 "use client";
 
-import { discardAside, useWorkshop } from "@/workshop";
+import { discardQuarantined, useWorkshop } from "@/workshop";
 import { download } from "@/parts/common";
 
 /** Records that could not be read: kept whole, to be saved or thrown away by the person alone. */
-export function AsideList() {
-  const aside = useWorkshop((s) => s.aside);
-  if (aside.length === 0) return null;
+export function QuarantineList() {
+  const quarantine = useWorkshop((s) => s.quarantine);
+  if (quarantine.length === 0) return null;
   return (
     <section id="aside" className="grid gap-3">
       <h2 className="text-2xl">Set aside</h2>
       <p>These records could not be read when the workshop was opened. They are kept as they were found.</p>
       <ul className="grid gap-3">
-        {aside.map((a) => (
+        {quarantine.map((a) => (
           <li key={a.key} className="border-warning grid gap-1 border-l-4 pl-4">
             <p>
               Found {a.foundAt.slice(0, 16).replace("T", " at ")} (UTC). {a.problem}
@@ -21,11 +21,11 @@ export function AsideList() {
               <button
                 type="button"
                 className="key"
-                onClick={() => download("set-aside.json", JSON.stringify(a.raw, null, 2))}
+                onClick={() => download("set-quarantine.json", JSON.stringify(a.raw, null, 2))}
               >
                 Save it as a file
               </button>
-              <button type="button" className="key" onClick={() => void discardAside(a.key)}>
+              <button type="button" className="key" onClick={() => void discardQuarantined(a.key)}>
                 Throw it away for good
               </button>
             </div>

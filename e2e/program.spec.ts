@@ -1,0 +1,110 @@
+import { configurations } from "../core/testing/configurations";
+import { expect, fill, makeChamber, stored, test, trialDone } from "./fixtures";
+
+test("stages: put in, named, timed, seen on every station, in the trial and on the card; taken out and undone", async ({
+  page,
+}) => {
+  await makeChamber(page, "Program");
+  await page.getByText("Just hold a temperature").click();
+  await page.getByRole("button", { name: "Another stage after it" }).click();
+  const stages = page.getByRole("navigation", { name: "Stages of the program" });
+  await expect(stages.getByRole("button", { name: /^\d\. / })).toHaveCount(2);
+  await fill(page, "It goes on for", "30");
+  await expect(stages).toContainText(/goes on for 30.h/);
+  await stages.getByRole("button", { name: /^2\. / }).click();
+  await fill(page, "Name of the stage", "Cold rest");
+  await fill(page, "Coldest allowed", "8");
+  await fill(page, "Warmest allowed", "10");
+  await expect(stages.getByRole("button", { name: /2\. Cold rest/ })).toContainText("8.0 °C to 10.0 °C");
+  await stages.getByRole("button", { name: "A stage after it" }).click();
+  await expect(stages.getByRole("button", { name: /^\d\. / })).toHaveCount(3);
+  await trialDone(page);
+  await page.locator("h2").first().click();
+  await page.keyboard.press("6");
+  await stages.getByRole("button", { name: /2\. Cold rest/ }).click();
+  const setpoint = page.getByRole("textbox", { name: "Setpoint", exact: true });
+  const cold = Number(await setpoint.inputValue());
+  expect(cold).toBeLessThan(11);
+  await stages.getByRole("button", { name: /^1\. / }).click();
+  await expect.poll(async () => Number(await setpoint.inputValue())).toBeGreaterThan(cold + 5);
+  await fill(page, "Setpoint", "20.5");
+  await stages.getByRole("button", { name: /2\. Cold rest/ }).click();
+  expect(Number(await setpoint.inputValue())).toBe(cold);
+  await stored(page);
+  await page.reload();
+  await trialDone(page);
+  await expect(stages.getByRole("button", { name: /^\d\. / })).toHaveCount(3);
+  await page.getByRole("link", { name: "Card", exact: true }).click();
+  const card = page.locator("article[data-ready=true]");
+  await expect(card).toContainText("Cold rest");
+  await expect(card).toContainText("20.5 °C");
+  await page.goBack();
+  await trialDone(page);
+  await stages.getByRole("button", { name: /^3\. / }).click();
+  await stages.getByRole("button", { name: "Take it out" }).click();
+  await expect(stages.getByRole("button", { name: /^\d\. / })).toHaveCount(2);
+  await page.locator("h2").first().click();
+  await page.keyboard.press("Control+z");
+  await expect(stages.getByRole("button", { name: /^\d\. / })).toHaveCount(3);
+});
+
+test("units: one split in two, one that watches, each with its own numbers; taken out and undone", async ({ page }) => {
+  await makeChamber(page, "Units");
+  await page.keyboard.press("6");
+  const units = page.getByRole("region", { name: "Units" });
+  await units.getByRole("button", { name: "Two opposed units instead of this one" }).click();
+  await expect(units.getByRole("button", { name: /^Unit \d/ })).toHaveCount(2);
+  const setpoint = page.getByRole("textbox", { name: "Setpoint", exact: true });
+  await units.getByRole("button", { name: /^Unit 1/ }).click();
+  const first = Number(await setpoint.inputValue());
+  await units.getByRole("button", { name: /^Unit 2/ }).click();
+  await expect(page.getByRole("textbox", { name: "Differential", exact: true })).toBeVisible();
+  await fill(page, "Setpoint", "25");
+  await units.getByRole("button", { name: /^Unit 1/ }).click();
+  await expect(setpoint).toHaveValue(first.toFixed(1));
+  await units.getByRole("button", { name: "Another unit" }).click();
+  await expect(units.getByRole("button", { name: /^Unit 3.*watches only/i })).toBeVisible();
+  await trialDone(page);
+  await units.getByRole("button", { name: /^Unit 3/ }).click();
+  await expect(page.getByText("It switches nothing: it shows its probe").first()).toBeVisible();
+  await units.getByRole("button", { name: /^Take .* out|out$/i }).click();
+  await expect(units.getByRole("button", { name: /^Unit \d/ })).toHaveCount(2);
+  await page.locator("h2").first().click();
+  await page.keyboard.press("Control+z");
+  await expect(units.getByRole("button", { name: /^Unit \d/ })).toHaveCount(3);
+});
+
+test("cards and the Shelf of every list: all that is to be keyed in stands on them", async ({ page }) => {
+  const records = Object.entries(configurations).map(([name, make], i) => ({
+    ...make(),
+    id: `list-${i}`,
+    name: name.slice(0, 40),
+  }));
+  const text = JSON.stringify({
+    format: "gentle-crock-workshop",
+    version: 3,
+    exportedAt: "2026-11-01T10:00:00.000Z",
+    records,
+  });
+  await page.goto("/preferences");
+  await page
+    .getByLabel("Look into a backup")
+    .setInputFiles({ name: "lists.json", mimeType: "application/json", buffer: Buffer.from(text) });
+  await page.getByRole("button", { name: "Bring the chambers in" }).click();
+  await expect(page.getByText("4 chambers are back.")).toBeVisible();
+  await stored(page);
+  await page.goto("/");
+  for (const { name } of records) await expect(page.getByRole("heading", { name })).toBeVisible();
+  const wanted = [
+    ["The watcher", /30\.0\s°C/],
+    ["Unit 2", /68\s°F/],
+    [/vessel 2/i, /17\.5\s°C/],
+    ["Stage 8", /Stage 6/],
+  ] as const;
+  for (const [i, [one, other]] of wanted.entries()) {
+    await page.goto(`/card?c=list-${i}`);
+    const card = page.locator("article[data-ready=true]");
+    await expect(card).toContainText(one, { ignoreCase: true });
+    await expect(card).toContainText(other);
+  }
+});
