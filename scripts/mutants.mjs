@@ -1,109 +1,118 @@
 // Mutation test: a seeded sample of small faults is put into the heart of core/, one at a time, and the unit tests have
-// to notice. Prints the survivors; judges nothing. `npm run mutants -- 400 1`: how many, and the seed.
+// to notice. The faults are those of Stryker's instrumenter; each is written into a copy of the project and Jest asked,
+// the short tests first, until one fails: with a switch for every fault in one build, as is usual, the inner loop would
+// be ten times slower. Prints the survivors; judges nothing. What has been tried is kept in .verify and not tried again
+// until the file or a test has changed. `npm run mutants -- 400 1`: how many, and the seed.
 import { Instrumenter } from "@stryker-mutator/instrumenter";
-import { mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { spawn } from "node:child_process";
+import { createHash } from "node:crypto";
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
+import { availableParallelism } from "node:os";
 import { join } from "node:path";
-import { install, node, root } from "./run.mjs";
+import { bin, install, root } from "./run.mjs";
 
 install();
 const wanted = Number(process.argv[2] ?? 400);
 const seed = Number(process.argv[3] ?? 1);
 const folder = join(root, ".verify/mutants");
-mkdirSync(folder, { recursive: true });
+/** A fault that makes a test run for ever is noticed too, ms. */
+const LONGEST = 300_000;
 
+const under = (part) => readdirSync(join(root, part), { recursive: true }).map((f) => join(part, String(f)));
+const text = (file) => readFileSync(join(root, file), "utf8");
 const files = ["controller", "trial", "chamber", "product", "program"]
-  .flatMap((part) => readdirSync(join(root, "core", part), { recursive: true }).map((f) => `core/${part}/${f}`))
+  .flatMap((part) => under(join("core", part)))
   .filter((f) => f.endsWith(".ts") && !f.endsWith(".test.ts"))
   .sort();
-// Words are for people, and names are checked by the compiler: neither is a fault that a unit test is there for.
-const excludedMutations = ["StringLiteral"];
 const silent = new Proxy({}, { get: () => () => false });
 const { mutants } = await new Instrumenter(silent).instrument(
-  files.map((name) => ({ name, mutate: true, content: readFileSync(join(root, name), "utf8") })),
+  files.map((name) => ({ name, mutate: true, content: text(name) })),
   { plugins: null, excludedMutations: [], ignorers: [], mutator: {} },
 );
+// Words are for people, and names are checked by the compiler: neither is a fault that a unit test is there for.
+const possible = mutants.filter((m) => m.mutatorName !== "StringLiteral");
 
 /** Numbers of 0..1 in an order that the seed decides (a linear congruence, Numerical Recipes' constants). */
 let random = seed >>> 0;
 const next = () => (random = (Math.imul(random, 1664525) + 1013904223) >>> 0) / 2 ** 32;
-
-const order = (m) => [m.start.line, m.start.column, m.end.line, m.end.column];
-const inside = (a, b) =>
-  a.fileName === b.fileName &&
-  (a.location.start.line > b.location.start.line ||
-    (a.location.start.line === b.location.start.line && a.location.start.column >= b.location.start.column)) &&
-  (a.location.end.line < b.location.end.line ||
-    (a.location.end.line === b.location.end.line && a.location.end.column <= b.location.end.column));
-const possible = mutants
-  .filter((m) => !excludedMutations.includes(m.mutatorName))
-  .sort(
-    (a, b) => a.fileName.localeCompare(b.fileName) || order(a.location).join().localeCompare(order(b.location).join()),
-  );
-// A place is drawn with all that lies within it; one that holds many (the whole of a function) would crowd the sample.
-const places = possible.filter((m) => possible.filter((o) => inside(o, m)).length <= 4);
-for (let i = places.length - 1; i > 0; i--) {
+for (let i = possible.length - 1; i > 0; i--) {
   const j = Math.floor(next() * (i + 1));
-  [places[i], places[j]] = [places[j], places[i]];
+  [possible[i], possible[j]] = [possible[j], possible[i]];
 }
-const taken = new Set();
-const ranges = [];
-for (const place of places) {
-  const own = possible.filter((o) => inside(o, place) && !taken.has(o));
-  if (own.length === 0 || taken.size + own.length > wanted) continue;
-  own.forEach((o) => taken.add(o));
-  const { start, end } = place.location;
-  ranges.push(`${place.fileName}:${start.line + 1}:${start.column}-${end.line + 1}:${end.column}`);
-}
-console.log(`${possible.length} mutants in ${files.length} files; ${taken.size} drawn with seed ${seed}`);
+const drawn = possible.slice(0, wanted);
+console.log(`${possible.length} possible in ${files.length} files; ${drawn.length} drawn with seed ${seed}`);
 
-const report = join(folder, "report.json");
-writeFileSync(
-  join(folder, "config.json"),
-  JSON.stringify({
-    mutate: ranges,
-    mutator: { excludedMutations },
-    testRunner: "jest",
-    jest: { configFile: "scripts/mutants.jest.mjs" },
-    coverageAnalysis: "perTest",
-    reporters: ["json", "progress-append-only"],
-    jsonReporter: { fileName: report },
-    tempDirName: join(folder, "work"),
-    // What is known already is not tried again: a second run after a new test asks the survivors alone.
-    incremental: true,
-    incrementalFile: join(folder, `known-${wanted}-${seed}.json`),
-    ignorePatterns: [".next", ".verify", "docs", "public", "e2e", "test-results"],
-    concurrency: 2,
-    dryRunTimeoutMinutes: 30,
-    timeoutMS: 15_000,
-    timeoutFactor: 1.2,
-    // A number in a table is read once, before any test: which test would notice it cannot be told.
-    ignoreStatic: true,
-    disableTypeChecks: false,
-    allowEmpty: true,
+/** A source with one fault in it. */
+function faulty({ fileName, location: { start, end }, replacement }) {
+  const lines = text(fileName).split("\n");
+  const from = lines.slice(0, start.line).join("\n").length + (start.line > 0 ? 1 : 0) + start.column;
+  const to = lines.slice(0, end.line).join("\n").length + (end.line > 0 ? 1 : 0) + end.column;
+  const source = text(fileName);
+  return source.slice(0, from) + replacement + source.slice(to);
+}
+
+const digest = (...parts) => createHash("sha256").update(parts.join("\0")).digest("hex");
+const tests = digest(...under("core").filter((f) => f.endsWith(".test.ts")).sort().map(text));
+const keptIn = join(folder, "known.json");
+mkdirSync(folder, { recursive: true });
+const known = existsSync(keptIn) ? JSON.parse(readFileSync(keptIn, "utf8")) : {};
+// What a test has noticed stays noticed; what none did is asked again once the tests are others.
+const keyOf = (m) => digest(m.fileName, text(m.fileName), JSON.stringify(m.location), m.replacement);
+const verdictOf = (m) => {
+  const kept = known[keyOf(m)];
+  return kept === "noticed" || kept === `survived ${tests}` ? kept : undefined;
+};
+
+/** Copies of the project to put faults into, one for each that is tried at a time. */
+const desks = Array.from({ length: availableParallelism() }, (_, i) => {
+  const desk = join(folder, `desk-${i}`);
+  rmSync(desk, { recursive: true, force: true });
+  mkdirSync(desk, { recursive: true });
+  for (const part of ["core", "demo", "scripts", "jest.config.mjs", "package.json"])
+    cpSync(join(root, part), join(desk, part), { recursive: true });
+  symlinkSync(join(root, "node_modules"), join(desk, "node_modules"));
+  return desk;
+});
+
+/** Whether a test notices: Jest is asked for those that the file has to do with. */
+function ask(desk, file) {
+  const args = ["-c", "scripts/mutants.jest.mjs", "--bail", "--runInBand", "--silent", "--findRelatedTests", file];
+  return new Promise((resolve) => {
+    const child = spawn(process.execPath, [bin("jest/bin/jest.js"), ...args], {
+      cwd: desk,
+      stdio: "ignore",
+      env: { ...process.env, NODE_ENV: "test" },
+    });
+    const clock = setTimeout(() => child.kill("SIGKILL"), LONGEST);
+    child.on("exit", (code) => {
+      clearTimeout(clock);
+      resolve(code !== 0);
+    });
+  });
+}
+
+const left = drawn.filter((m) => !verdictOf(m));
+let done = drawn.length - left.length;
+await Promise.all(
+  desks.map(async (desk) => {
+    for (let m = left.shift(); m; m = left.shift()) {
+      const at = join(desk, m.fileName);
+      writeFileSync(at, faulty(m));
+      const noticed = await ask(desk, m.fileName);
+      writeFileSync(at, text(m.fileName));
+      known[keyOf(m)] = noticed ? "noticed" : `survived ${tests}`;
+      writeFileSync(keptIn, JSON.stringify(known));
+      if (++done % 20 === 0) console.log(`${done} of ${drawn.length} tried`);
+      if (!noticed) console.log(said(m));
+    }
   }),
 );
-const done = node([
-  join(root, "node_modules/@stryker-mutator/core/bin/stryker.js"),
-  "run",
-  join(folder, "config.json"),
-]);
 
-const { files: reported } = JSON.parse(readFileSync(report, "utf8"));
-const counts = {};
-for (const [name, { mutants: own, source }] of Object.entries(reported)) {
-  const lines = source.split("\n");
-  for (const m of own) {
-    counts[m.status] = (counts[m.status] ?? 0) + 1;
-    if (m.status !== "Survived" && m.status !== "NoCoverage") continue;
-    const { line } = m.location.start;
-    console.log(
-      `${m.status} ${name}:${line} ${m.mutatorName} -> ${m.replacement?.slice(0, 60)}   ${lines[line - 1].trim().slice(0, 110)}`,
-    );
-  }
+function said({ fileName, location: { start }, mutatorName, replacement }) {
+  const line = text(fileName).split("\n")[start.line].trim();
+  return `  ${fileName}:${start.line + 1} ${mutatorName}: ${line.slice(0, 100)}  →  ${replacement.replace(/\s+/g, " ").slice(0, 60)}`;
 }
-const { Killed = 0, Timeout = 0, Survived = 0, NoCoverage = 0 } = counts;
-const all = Killed + Timeout + Survived + NoCoverage;
-console.log(
-  `${Killed + Timeout} of ${all} killed (${((100 * (Killed + Timeout)) / all).toFixed(1)} %): ${JSON.stringify(counts)}`,
-);
-process.exit(done ? 0 : 1);
+const survivors = drawn.filter((m) => verdictOf(m) !== "noticed");
+console.log(`\nSurvivors:\n${survivors.map(said).sort().join("\n")}`);
+const noticed = drawn.length - survivors.length;
+console.log(`\n${noticed} of ${drawn.length} noticed, ${((100 * noticed) / drawn.length).toFixed(1)} %`);

@@ -31,8 +31,8 @@ export interface OnOffNumbers {
   restAtStart: boolean;
 }
 
-/** Further than any reading: an alarm that never sounds. */
-const NEVER = 1e12;
+/** Further than any reading, and a small whole number to the engine as all the others are: an alarm that never sounds. */
+const NEVER = 1e9;
 
 /** The numbers of a unit as it computes with them. */
 export function onOffNumbers(settings: Settings, unit: Unit): OnOffNumbers {

@@ -121,16 +121,17 @@ const harmless: readonly HappeningKind[] = ["setpoint"];
 export function gracesOf(
   happenings: readonly Happening[],
   { crossings, byCold }: Pick<JudgedTally, "crossings" | "byCold">,
+  dt: number,
 ): Grace[] {
   return happenings
     .filter((h) => !harmless.includes(h.kind))
     .map(({ id, kind, at }) => {
-      const crossed = crossings.filter((t) => t <= at).length;
+      const crossed = crossings.filter((step) => step * dt <= at).length;
       const inside = crossed % 2 === 1;
       const leaves = crossings[crossed];
       if (!inside) return { id, kind, at, seconds: null, cold: false };
       if (leaves === undefined) return { id, kind, at, seconds: Infinity, cold: false };
-      return { id, kind, at, seconds: leaves - at, cold: byCold[crossed]! };
+      return { id, kind, at, seconds: leaves * dt - at, cold: byCold[crossed] === 1 };
     });
 }
 
@@ -320,6 +321,7 @@ function metricsFor(
       gracesOf(
         chamber.happenings.filter((h) => within(h, stage)),
         judged,
+        run.input.dt,
       ),
     ),
   };

@@ -407,6 +407,12 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const coolerFed = Int32Array.from(fedCoolers, (c) => coolerFeeds[c]!);
   const heaterBits = Int32Array.from(fedHeaters, (h) => 1 << h);
   const coolerBits = Int32Array.from(fedCoolers, (c) => 1 << (heaterCount + c));
+  // What hangs on the first controller's outlets, for the loop of one controller alone.
+  const bitsOn = (feed: number) =>
+    fedHeaters.reduce((bits, h) => (heaterFeeds[h] === feed ? bits | (1 << h) : bits), 0) |
+    fedCoolers.reduce((bits, c) => (coolerFeeds[c] === feed ? bits | (1 << (heaterCount + c)) : bits), 0);
+  const onHeat = bitsOn(0);
+  const onCold = bitsOn(1);
   const heatersFed = heaterFed.length;
   const coolersFed = coolerFed.length;
   const hasIce = network.coolers.some((c) => c.iceMass > 0);
@@ -488,6 +494,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       reader0!.drift === 0 &&
       reader0!.driftStep === 0;
     const { node: plainNode, perStep: plainPerStep, shift: plainShift, offset: plainOffset } = reader0!;
+    const direct = plain && allFree;
     const control0 = controls[0]!;
     const numbers0 = numbers[0]!;
     // Asks anew what each heater gets, whatever it got before.
@@ -523,8 +530,10 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
         const reading = floor(x[plainNode]! * plainPerStep + plainShift) + plainOffset;
         shown[0] = reading;
         step1(control0, numbers0, reading, step === 0 ? 0 : dt, out);
-        outs[0] = out.heat;
-        outs[1] = out.cold;
+        if (!direct) {
+          outs[0] = out.heat;
+          outs[1] = out.cold;
+        }
       } else
         for (let c = 0; c < count; c++) {
           const reader = readers[c]!;
@@ -550,8 +559,11 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       let on = 0;
       let cooled = 0;
       if (allFree) {
-        for (let h = 0; h < heatersFed; h++) if (outs[heaterFed[h]!]! > 0) on |= heaterBits[h]!;
-        for (let c = 0; c < coolersFed; c++) if (outs[coolerFed[c]!]! > 0) on |= coolerBits[c]!;
+        if (direct) on = (out.heat > 0 ? onHeat : 0) | (out.cold > 0 ? onCold : 0);
+        else {
+          for (let h = 0; h < heatersFed; h++) if (outs[heaterFed[h]!]! > 0) on |= heaterBits[h]!;
+          for (let c = 0; c < coolersFed; c++) if (outs[coolerFed[c]!]! > 0) on |= coolerBits[c]!;
+        }
         cooled = on >> heaterCount;
         if (on !== wasOn) {
           for (let h = 0; h < heaterCount; h++) {

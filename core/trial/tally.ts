@@ -53,7 +53,8 @@ class Phase {
   readonly shown = new Range();
   steps = 0;
   inBand = 0;
-  productSum = 0;
+  /** −0: a float to the engine from its first step on. It compiles the inner loop once, and not again for each trial. */
+  productSum = -0;
   lowAlarm = 0;
   highAlarm = 0;
 }
@@ -74,13 +75,14 @@ export class JudgedTally {
   phase = this.onTheWay;
   arrivedAt = Infinity;
   settledFrom = Infinity;
-  /** Moments at which it left its band and came back into it, in turn, s; it begins outside. */
+  /** Steps at which it left its band and came back into it, in turn; it begins outside. */
   readonly crossings: number[] = [];
-  /** Whether it left by the cold end, at each crossing. */
-  readonly byCold: boolean[] = [];
+  /** 1 where it left by the cold end, 0 elsewhere, at each crossing: lists of one kind keep the inner loop compiled. */
+  readonly byCold: (0 | 1)[] = [];
   wasIn = false;
-  low = 0;
-  high = 0;
+  /** Its band as it stands, °C. */
+  low = Infinity;
+  high = -Infinity;
 
   constructor(
     readonly judged: Judged,
@@ -306,8 +308,8 @@ export class TrialTally implements Watcher {
       const inBand = product >= tally.low && product <= tally.high;
       if (inBand !== tally.wasIn) {
         tally.wasIn = inBand;
-        tally.crossings.push(step * this.dt);
-        tally.byCold.push(product < tally.low);
+        tally.crossings.push(step);
+        tally.byCold.push(product < tally.low ? 1 : 0);
         if (inBand && tally.phase === tally.onTheWay) {
           this.share();
           this.bins.cut(j === 0);
@@ -370,9 +372,12 @@ export class TrialTally implements Watcher {
     const { controls } = this.now;
     for (let c = 0; c < controls.length; c++) {
       const on = x[probes[c]!]! - stopProbes[c]!;
-      const ran = lastStop === "heat" ? on : -on;
+      const byHeat = lastStop === "heat";
+      const ran = byHeat ? on : -on;
       const { runOn } = controls[c]!;
-      if (ran > runOn[lastStop] && this.heldBy(c).every((j) => time >= j.arrivedAt)) runOn[lastStop] = ran;
+      if (ran <= (byHeat ? runOn.heat : runOn.cold) || !this.heldBy(c).every((j) => time >= j.arrivedAt)) continue;
+      if (byHeat) runOn.heat = ran;
+      else runOn.cold = ran;
     }
   }
 

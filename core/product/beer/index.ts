@@ -22,7 +22,10 @@ interface BeerState {
 export const beer: ProductModel = {
   kinds: ["ale", "lager", "farmhouse"],
   defaults: (kind) => ({ kind, ...usual[kind]!, heatCurve: [] }),
-  start: (product, volume): BeerState => ({ ...startFerment(), total: fermentationHeat(product, volume) }),
+  start: (product, volume): BeerState => {
+    const { lag, done } = startFerment();
+    return { lag, done, total: fermentationHeat(product, volume) };
+  },
   step: (state, product, core, _seconds, span, out) => {
     const own = state as BeerState;
     out.watts = (stepFerment(own, product.kind, core, span) * own.total) / span;
