@@ -3,10 +3,12 @@ import type { ChamberRecord } from "../model";
 import { celsius, kelvins } from "../quantity";
 import { tried, verdictsOn } from "../testing/build";
 import {
+  after,
   changed,
   configurations,
   eightStages,
   set,
+  staged,
   twoBands,
   twoUnits,
   watcherBeside,
@@ -82,6 +84,13 @@ describe("verdicts speak of the entry that they are about", () => {
     const cold = about(twoBands(23.5, 24.5));
     expect(cold.some((v) => v.about === "v2" && v.severity !== "good")).toBe(true);
   });
+  it("a vessel with a band of its own that a later stage leaves behind is no loose probe: it is named as it is", () => {
+    const record = staged(twoBands(), { band: [18, 22], ends: [after(2 * 86_400)] }, { band: [8, 11] });
+    const found = about(record, 6);
+    expect(found.map((v) => v.id)).not.toContain("probe-loose");
+    expect(found.find((v) => v.id === "bands-apart")).toMatchObject({ stage: "s2", about: "v2" });
+    expect(found.find((v) => v.id === "leaves-band")).toMatchObject({ about: "v2", severity: "danger" });
+  });
   it("the sixth of eight stages that cannot be held is the one that is named; every other is as it was", () => {
     const hot = changed(
       eightStages(),
@@ -118,9 +127,9 @@ describe("the search is for the entry that is asked about, and leaves the others
     const record = twoUnits();
     const found = find(record, { controller: "u2" });
     expect(found.controllers).toEqual(["u2"]);
-    const after = taken(record, found);
-    expect(after.stages[0]!.settings.u1).toEqual(record.stages[0]!.settings.u1);
-    const { settings } = planOf(after).stages[0]!.controls[1]!;
+    const kept = taken(record, found);
+    expect(kept.stages[0]!.settings.u1).toEqual(record.stages[0]!.settings.u1);
+    const { settings } = planOf(kept).stages[0]!.controls[1]!;
     expect((settings.setpoint * 1.8 + 32) % 1).toBeCloseTo(0, 9);
   });
   it("two vessels with two bands: the answer holds in both, by a trial of both", () => {
@@ -135,11 +144,11 @@ describe("the search is for the entry that is asked about, and leaves the others
   it("the sixth of eight stages, in its own settings", () => {
     const record = eightStages();
     const found = find(record, { stage: "s6" });
-    const after = taken(record, found);
-    expect(Object.keys(after.stages[5]!.settings.u1!).length).toBeGreaterThan(0);
-    for (const i of [0, 1, 2, 3, 4, 6, 7]) expect(after.stages[i]!.settings).toEqual(record.stages[i]!.settings);
-    const { setpoint } = planOf(after).stages[5]!.controls[0]!.settings;
-    const { stages } = describeChamber(after);
+    const kept = taken(record, found);
+    expect(Object.keys(kept.stages[5]!.settings.u1!).length).toBeGreaterThan(0);
+    for (const i of [0, 1, 2, 3, 4, 6, 7]) expect(kept.stages[i]!.settings).toEqual(record.stages[i]!.settings);
+    const { setpoint } = planOf(kept).stages[5]!.controls[0]!.settings;
+    const { stages } = describeChamber(kept);
     expect(setpoint).toBeGreaterThan(stages[5]!.low - 0.5);
     expect(setpoint).toBeLessThan(stages[5]!.high + kelvins(0.5));
   });

@@ -62,6 +62,8 @@ export const offsetHides: Rule = (c) => {
 
 /** Heat, or cold, runs for hours while the product is already past the other end: the probe does not feel it. */
 export const probeLoose: Rule = (c) => {
+  // A probe in another vessel cannot feel one with a band of its own: that is no fault of its place.
+  if (c.vessel.band && c.metrics.judged === c.vessel.id && c.probe.in !== c.vessel.id) return null;
   const { trace } = c.trial;
   const { low, high } = c.band;
   const points = pointsIn(c);
