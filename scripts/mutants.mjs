@@ -52,7 +52,12 @@ function faulty({ fileName, location: { start, end }, replacement }) {
 }
 
 const digest = (...parts) => createHash("sha256").update(parts.join("\0")).digest("hex");
-const tests = digest(...under("core").filter((f) => f.endsWith(".test.ts")).sort().map(text));
+const tests = digest(
+  ...under("core")
+    .filter((f) => f.endsWith(".test.ts"))
+    .sort()
+    .map(text),
+);
 const keptIn = join(folder, "known.json");
 mkdirSync(folder, { recursive: true });
 const known = existsSync(keptIn) ? JSON.parse(readFileSync(keptIn, "utf8")) : {};

@@ -167,6 +167,25 @@ describe("alarms and faults", () => {
     });
     expect(sounds).toEqual([false, true, true, true, true, false]);
   });
+  it.each([
+    ["high", 250, 246, 245, 244],
+    ["low", 160, 164, 165, 166],
+  ] as const)(
+    "%s: at the number itself it sounds; half a degree back it still does, a tenth further it does not",
+    (side, at, near, edge, gone) => {
+      const numbers = onOffNumbers(
+        { ...settings, lowAlarm: celsius(16), highAlarm: celsius(25) },
+        { ...unit, alarmDelay: 0 },
+      );
+      const state = powerUp();
+      const sounds = (reading: number) => {
+        step(state, numbers, reading, 5);
+        return side === "high" ? state.highAlarm : state.lowAlarm;
+      };
+      const beside = side === "high" ? at - 1 : at + 1;
+      expect([beside, at, near, edge, gone, edge].map(sounds)).toEqual([false, true, true, true, false, false]);
+    },
+  );
   it("deviation alarms move with the setpoint; 0 is off", () => {
     const heatOnly = unitOf("heatOnly");
     const s = { ...settingsOf(31, 1, 1), lowDeviation: kelvins(2), highDeviation: kelvins(0) };

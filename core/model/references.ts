@@ -1,11 +1,20 @@
-import type { ChamberRecord } from "./record";
+import type { Happening } from "./happenings";
+import type { StageEnd } from "./program";
 
 interface Broken {
   path: (string | number)[];
   message: string;
 }
 
-type Lists = Pick<ChamberRecord, "vessels" | "probes" | "devices" | "controllers" | "stages" | "happenings">;
+/** Of a record, what speaks of entries and what is spoken of. */
+interface Lists {
+  vessels: readonly { id: string }[];
+  probes: readonly { id: string; in: string }[];
+  devices: readonly ({ id: string } | { id: string; at: string | null })[];
+  controllers: readonly { id: string; probes: string[]; heat: string[]; cold: string[] }[];
+  stages: readonly { id: string; stage: { ends?: { value: StageEnd[] } }; settings: Record<string, unknown> }[];
+  happenings: readonly Happening[];
+}
 
 /** Entries of a record that speak of others which are not there, or bear one name: one sentence each. */
 export function brokenReferences(record: Lists): Broken[] {

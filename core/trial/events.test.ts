@@ -73,6 +73,24 @@ describe("reversals", () => {
     },
     { name: "cold long after heat: that is the weather", heat: minutes(0, 10), cold: minutes(101, 110), found: [] },
     {
+      name: "at ninety minutes it is still an answer",
+      heat: minutes(0, 10),
+      cold: minutes(100, 110),
+      found: minutes(100),
+    },
+    {
+      name: "a second later it is none",
+      heat: minutes(0, 10),
+      cold: [100 * 60 + 1, 110 * 60],
+      found: [],
+    },
+    {
+      name: "stop and start at one moment: the stop comes first",
+      heat: minutes(0, 10),
+      cold: minutes(10, 20),
+      found: minutes(10),
+    },
+    {
       name: "heat twice between two colds counts once a turn",
       heat: minutes(20, 25, 40, 45),
       cold: minutes(0, 10, 60, 70),

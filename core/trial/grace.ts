@@ -6,9 +6,6 @@ import { runTrial } from "./runTrial";
 import type { Metrics } from "./metrics";
 import type { Plan } from "./plan";
 
-/** Failures that everybody asks about. */
-export const usualFailures: readonly HappeningKind[] = ["powerCut", "heaterCutOut", "coldFails"];
-
 const WATCH_DAYS = 4;
 
 export interface FailureGrace {

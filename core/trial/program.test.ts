@@ -332,6 +332,32 @@ describe("several controllers", () => {
   });
 });
 
+describe("each controller's own offset", () => {
+  it("moves what its own display shows and where it switches, and nothing of its neighbour's", () => {
+    const record = changed(twoUnits("C"), set("unit", "resolution", 0.1, "u2"));
+    const shiftOf = (offset: number, controller: "u1" | "u2") => {
+      const shifted = changed(record, set("settings", "offset", kelvins(offset), controller, "s1"));
+      const { plan } = tried(shifted, 1);
+      const input = trialOf(plan, 0.5);
+      const run = startRun(input);
+      const off = [0, 0];
+      advance(run, run.steps, {
+        sample: ({ shown, x }) =>
+          [0, 1].forEach((c) => (off[c] = Math.max(off[c]!, Math.abs(shown[c]! / 10 - x[run.network.probes[c]!]!)))),
+      });
+      return [off, plan.stages[0]!.controls.map((c) => c.switching.heatOn!)] as const;
+    };
+    const [plain, points] = shiftOf(0, "u1");
+    for (const o of plain) expect(o).toBeLessThan(0.06);
+    const [second, secondPoints] = shiftOf(1.5, "u2");
+    expect(second[0]).toBeLessThan(0.06);
+    expect(second[1]).toBeGreaterThan(1.44);
+    expect(secondPoints[0]).toBe(points[0]);
+    expect(secondPoints[1]! - points[1]!).toBeCloseTo(-1.5, 6);
+    expect(shiftOf(1.5, "u1")[0]![1]).toBeLessThan(0.06);
+  });
+});
+
 describe("a list and a count", () => {
   // Statistics of the swing, not samples: n entries are n bodies and swing apart in phase by rounding only.
   it.each([

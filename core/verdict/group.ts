@@ -26,12 +26,3 @@ export function pointsIn(c: Pick<Case, "plan" | "stagePlan" | "control" | "unit"
 /** Step of the coarsest display among them, K. */
 export const stepOf = (c: Pick<Case, "plan" | "stagePlan" | "control" | "unit">): number =>
   Math.max(resolutionOf(c.unit), ...groupOf(c).map((u) => resolutionOf(u.controller.unit)));
-
-/** Whether anything here heats, and cools, for what is held. */
-export function switchedIn(c: Pick<Case, "plan" | "stagePlan" | "control">): { heat: boolean; cold: boolean } {
-  const group = groupOf(c);
-  return {
-    heat: group.some((u) => outletsOf(u.controller.unit).heat && u.control.plugged.heater),
-    cold: group.some((u) => outletsOf(u.controller.unit).cold && u.control.plugged.cooler),
-  };
-}
