@@ -4,7 +4,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { settleConflict, useWorkshop } from "@/workshop";
 
-/** What has to be known at once: a conflict between two tabs, a second tab, records set quarantine. */
+/** What has to be known at once: a conflict between two tabs, a second tab, records set aside. */
 export function Notices() {
   const { conflict, company, quarantine, records } = useWorkshop();
   const [companySeen, setCompanySeen] = useState(false);
@@ -48,7 +48,7 @@ export function Notices() {
         >
           <p className="grow">
             {quarantine.length === 1 ? "One record" : `${quarantine.length} records`} could not be read and{" "}
-            {quarantine.length === 1 ? "was" : "were"} set quarantine, whole.
+            {quarantine.length === 1 ? "was" : "were"} set aside, whole.
           </p>
           <Link href="/preferences#aside" className="key">
             See what it is

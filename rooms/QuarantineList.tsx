@@ -21,7 +21,7 @@ export function QuarantineList() {
               <button
                 type="button"
                 className="key"
-                onClick={() => download("set-quarantine.json", JSON.stringify(a.raw, null, 2))}
+                onClick={() => download("set-aside.json", JSON.stringify(a.raw, null, 2))}
               >
                 Save it as a file
               </button>

@@ -25,7 +25,7 @@ async function alone<T>(id: string, work: () => Promise<T>): Promise<T> {
   return work();
 }
 
-/** Reads every record. Those that do not parse are moved quarantine, whole, and reported. */
+/** Reads every record. Those that do not parse are moved into quarantine, whole, and reported. */
 export async function readAll(now: string): Promise<{ records: WorkshopRecord[]; quarantine: Quarantined[] }> {
   const records: WorkshopRecord[] = [];
   const quarantine: Quarantined[] = [];
