@@ -1,7 +1,7 @@
 "use client";
 
 import { bandOf } from "@/core/controller";
-import { celsius, inScale, printTemperature } from "@/core/quantity";
+import { atFirst, celsius, inScale, printTemperature } from "@/core/quantity";
 import { judgedName } from "@/core/trial";
 import { withArticle } from "@/core/verdict";
 import { useSize } from "@/parts/ruler";
@@ -25,7 +25,7 @@ export function ThreeRanges() {
     },
     settled && { name: "Its display will show, while all is well", ...settled.reading, color: "var(--slate)" },
     settled && {
-      name: `${judged[0]!.toUpperCase()}${judged.slice(1)} itself will be`,
+      name: `${atFirst(judged)} itself will be`,
       ...settled.product,
       color: "var(--honey)",
     },

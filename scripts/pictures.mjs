@@ -1,4 +1,4 @@
-// Takes the pictures of docs/screenshots/ from the built application with its demo.
+// Takes the pictures of docs/screenshots/ from the built application with its demo; `npm run pictures -- shelf` one alone.
 import { chromium as browserType } from "@playwright/test";
 import { join } from "node:path";
 import { chromium } from "./chromium.mjs";
@@ -23,7 +23,7 @@ const pictures = [
   ["bench-heat", bench("heat"), wide, "light"],
   ["bench-probe", bench("probe"), wide, "light"],
   ["bench-settings", bench("settings"), wide, "light"],
-  ["trial-full", bench("settings"), wide, "light", full],
+  ["trial-full", "/bench?c=demo-mash-kettle&at=settings", wide, "light", full],
   ["card", "/card?c=demo-larder-cabinet", wide, "light"],
   ["preferences", "/preferences", wide, "light"],
   ["shelf-cellar", "/", wide, "dark"],
@@ -72,7 +72,8 @@ try {
     executablePath,
     args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
   });
-  for (const [name, path, viewport, colorScheme, act] of pictures) {
+  const only = process.argv[2];
+  for (const [name, path, viewport, colorScheme, act] of pictures.filter(([name]) => !only || name === only)) {
     const page = await browser.newPage({ viewport, colorScheme, locale: "en-GB" });
     await page.goto(`${base}/demo`);
     await page.getByRole("heading", { name: "Larder cabinet, rye saison" }).waitFor();

@@ -3,6 +3,7 @@
 import { X } from "lucide-react";
 import { controllerOf, plugDevice, removeDevice, standDevice } from "@/core/chamber";
 import { controllerName } from "@/core/program";
+import { atFirst } from "@/core/quantity";
 import { Select } from "@/parts/fields";
 import { useBench } from "../context";
 
@@ -25,7 +26,7 @@ export function DeviceHead({ id, name, list, at, always = false }: Props) {
   const outlet = on?.heat.includes(id) ? "heat" : "cold";
   if (!several && !always && controllers.length === 1 && vessels.length === 1 && on) return null;
   const number = list.findIndex((d) => d.id === id) + 1;
-  const title = `${name[0]!.toUpperCase()}${name.slice(1)}${several ? ` ${number}` : ""}`;
+  const title = `${atFirst(name)}${several ? ` ${number}` : ""}`;
   const places = controllers.flatMap((c) =>
     (["heat", "cold"] as const)
       .filter((o) => (name === "heater" ? o === "heat" : name === "cooler" ? o === "cold" : true))

@@ -4,10 +4,8 @@ import { Plus, X } from "lucide-react";
 import { addController, heatersOn, removeController, splitController } from "@/core/chamber";
 import { outletsOf, unitKindTable } from "@/core/controller";
 import { controllerName } from "@/core/program";
-import { midSentence } from "@/core/quantity";
+import { atFirst, midSentence } from "@/core/quantity";
 import { useBench } from "../context";
-
-const atFirst = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The controllers of the chamber: one is looked at. Another can be put beside it, or one be split in two. */
 export function UnitPicker() {

@@ -8,13 +8,14 @@ import { printMoment } from "@/core/quantity";
 import { stageName } from "@/core/program";
 import { judgedName, layerLabel, type Channel, type TraceLayer, type Trace, type Trial } from "@/core/trial";
 import { download } from "@/parts/common";
-import { InsetChart, isWhole, panned, TraceChart, zoomed, type View } from "@/parts/trace";
+import { isWhole, panned, TraceChart, zoomed, type View } from "@/parts/trace";
 import { useBench } from "../context";
 import { VerdictList } from "../VerdictList";
 import { GraceTable } from "./GraceTable";
 import { Happenings, useNewHappening } from "./Happenings";
 import { layerKey, Layers } from "./Layers";
 import { Sized } from "./Sized";
+import { WorstMoment } from "./WorstMoment";
 import { StagePicker } from "../StagePicker";
 import { wholeOf } from "./figures";
 import { TrialFigures } from "./TrialFigures";
@@ -69,9 +70,13 @@ export function FullTrial({ trial, ghost, near }: Props) {
   const others = useOtherVessels(trace);
   const named = (t: Trace) =>
     t.layers.filter((l) => known(l, chamber)).map((l) => ({ ...l, label: layerLabel(l, chamber) }));
-  const layers = named(trace).filter(
-    (l) => extra.includes(layerKey(l)) !== others.some((o) => layerKey(o) === layerKey(l)),
-  );
+  // Further vessels are shown until they are turned off, all else once it is turned on.
+  const otherKeys = others.map(layerKey);
+  const flipped = (keys: readonly string[]) => [
+    ...keys.filter((k) => !otherKeys.includes(k)),
+    ...otherKeys.filter((k) => !keys.includes(k)),
+  ];
+  const layers = named(trace).filter((l) => flipped(extra).includes(layerKey(l)));
   const channels: { value: Channel; label: string }[] = [
     { value: "product", label: judged },
     { value: "probe", label: "probe" },
@@ -184,7 +189,7 @@ export function FullTrial({ trial, ghost, near }: Props) {
                   width={width}
                   height={h}
                   moment={null}
-                  layers={named(keptStretch ?? kept.trial.trace).filter((l) => extra.includes(layerKey(l)))}
+                  layers={named(keptStretch ?? kept.trial.trace).filter((l) => flipped(extra).includes(layerKey(l)))}
                   onView={setView}
                   at={at}
                   onAt={setAt}
@@ -219,17 +224,9 @@ export function FullTrial({ trial, ghost, near }: Props) {
         channels={channels}
         layers={named(trial.trace).map((l) => ({ key: layerKey(l), label: l.label }))}
         shown={shown}
-        extra={[
-          ...extra.filter((k) => !others.some((o) => layerKey(o) === k)),
-          ...others.map(layerKey).filter((k) => !extra.includes(k)),
-        ]}
+        extra={flipped(extra)}
         onShown={setShown}
-        onExtra={(next) =>
-          setExtra([
-            ...next.filter((k) => !others.some((o) => layerKey(o) === k)),
-            ...others.map(layerKey).filter((k) => !next.includes(k)),
-          ])
-        }
+        onExtra={(next) => setExtra(flipped(next))}
       />
       <div className="grid grid-cols-1 gap-8 lg:grid-cols-2">
         <div className="grid content-start gap-6">
@@ -281,17 +278,7 @@ export function FullTrial({ trial, ghost, near }: Props) {
         )}
         <section className="grid content-start gap-1">
           <h3 className="text-lg">Three hours at the worst moment</h3>
-          <Sized className="h-64">
-            {(width, h) => (
-              <InsetChart
-                trial={trial}
-                scale={scale}
-                width={width}
-                height={h}
-                judged={judgedName(trial.inset.judged, chamber.vessels)}
-              />
-            )}
-          </Sized>
+          <WorstMoment trial={trial} className="h-64" />
         </section>
       </div>
     </div>

@@ -3,7 +3,7 @@
 import { whichOf } from "@/core/chamber";
 import type { Chamber, Happening } from "@/core/model";
 import { controllerName } from "@/core/program";
-import { celsius, kelvins, measures } from "@/core/quantity";
+import { atFirst, celsius, kelvins, measures } from "@/core/quantity";
 import { differenceKind, measureKind, NumberField, Select, temperatureKind } from "@/parts/fields";
 import { useBench } from "../context";
 import { deviceNames } from "../stations/deviceNames";
@@ -40,7 +40,7 @@ function Which({ happening: h, onPut }: Props) {
 function nameOf(id: string, h: Happening, chamber: Chamber): string {
   if (h.kind === "setpoint" || h.kind === "relayStuck") {
     const name = controllerName(chamber, id);
-    return name.charAt(0).toUpperCase() + name.slice(1);
+    return atFirst(name);
   }
   if (h.kind.startsWith("probe")) return `Probe ${chamber.probes.findIndex((p) => p.id === id) + 1}`;
   return deviceNames(chamber).find((d) => d.id === id)?.name ?? id;

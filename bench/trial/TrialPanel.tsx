@@ -2,12 +2,13 @@
 
 import { useDeferredValue, useEffect, useMemo, useRef } from "react";
 import { stageName } from "@/core/program";
-import { judgedName, type Channel, type Trial } from "@/core/trial";
-import { InsetChart, sayTrial, TraceChart } from "@/parts/trace";
+import type { Channel, Trial } from "@/core/trial";
+import { sayTrial, TraceChart } from "@/parts/trace";
 import { useBench } from "../context";
 import { VerdictList } from "../VerdictList";
 import { FullTrial } from "./FullTrial";
 import { Sized } from "./Sized";
+import { WorstMoment } from "./WorstMoment";
 import { useAlarms } from "./useAlarms";
 import { useOtherVessels } from "./useOtherVessels";
 import { TrialBar, type TrialSize } from "./TrialBar";
@@ -96,17 +97,7 @@ function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near:
       </Sized>
       <div className="grid min-h-0 grid-rows-[auto_1fr]">
         <h3 className="text-sm leading-5 font-semibold">Three hours at the worst moment</h3>
-        <Sized className="min-h-0">
-          {(width, h) => (
-            <InsetChart
-              trial={late}
-              scale={scale}
-              width={width}
-              height={h}
-              judged={judgedName(late.inset.judged, chamber.vessels)}
-            />
-          )}
-        </Sized>
+        <WorstMoment trial={late} className="min-h-0" />
       </div>
       <div
         className="rule-line min-h-0 overflow-y-auto border-l pr-1 pl-3 text-[15px] leading-snug"

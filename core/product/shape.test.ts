@@ -20,7 +20,7 @@ function runAt(kind: (typeof productKinds)[number], t: number, hours: number, st
   return { state: own, joules, most, product };
 }
 
-describe.each(productKinds)("%s, as any product", (kind) => {
+describe.each(productKinds)("%s, as every product", (kind) => {
   it("has a model of its own kind, with what the shape asks for", () => {
     const product = productDefaults(kind);
     const model = modelOf(product);

@@ -52,6 +52,9 @@ export function printMoment(seconds: number, startHour: number): string {
   return `day ${day}, ${two(Math.floor(inDay / 60))}:${two(inDay % 60)}`;
 }
 
+/** A text as it begins a sentence. */
+export const atFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** A label within a sentence: its first letter small, unless it is an abbreviation. */
 export const midSentence = (label: string): string =>
   label.replace(/^\p{Lu}(?=\p{Ll}|\s)/u, (letter) => letter.toLowerCase());

@@ -107,11 +107,11 @@ const runOnOf = memo(({ network, room, band, probe: index }: RunOnCase): RunOn =
 
 /** Whether any controller can switch heat, and cold, that is really there. */
 export function switchesOf(chamber: Chamber): { heat: boolean; cold: boolean } {
-  const any = (side: "heat" | "cold") =>
+  const has = (side: "heat" | "cold") =>
     chamber.controllers.some(
       (c) => outletsOf(c.unit)[side] && (side === "heat" ? heatersOn(chamber, c) : coolersOn(chamber, c)).length > 0,
     );
-  return { heat: any("heat"), cold: any("cold") };
+  return { heat: has("heat"), cold: has("cold") };
 }
 
 /**

@@ -1,10 +1,10 @@
 import { coldAvailable, coldNeeded, coolerChoice, coolersFor, hasCooler, hasHeater } from "../chamber";
 import { peakHeatOf, peakHeatOfAll } from "../product";
-import { printDuration } from "../quantity";
+import { atFirst, printDuration } from "../quantity";
 import { heaterOfPower, heatOf, offered, startNearer, watts } from "./remedies";
 import { switchesOf } from "../trial";
 import type { Case, Rule } from "./types";
-import { atFirst, percent, TOLERANCE, words } from "./words";
+import { percent, TOLERANCE, words } from "./words";
 
 /** Past an end of its band once it had arrived. */
 const tooCold = ({ band, metrics }: Case) =>

@@ -2,9 +2,9 @@ import { AIR, fitOf } from "../chamber";
 import type { Edit } from "../model";
 import { displayError, offsetFor } from "../probe";
 import { freezingPoint, modelOf } from "../product";
-import { measures, printMeasure } from "../quantity";
+import { atFirst, measures, printMeasure } from "../quantity";
 import type { Case, Finding, Rule } from "./types";
-import { atFirst, fromTo, words } from "./words";
+import { fromTo, words } from "./words";
 
 /** From this share on a culture has done its work: cold no longer harms it. */
 const NEARLY_DONE = 0.9;

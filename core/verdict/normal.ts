@@ -1,9 +1,9 @@
 import { AIR, hasFire, hasHeater } from "../chamber";
 import { stageName } from "../program";
-import { printDuration, printNumber } from "../quantity";
+import { atFirst, printDuration, printNumber } from "../quantity";
 import { judgedName, switchesOf, type Cycle, type Metrics, type StageResult } from "../trial";
 import type { Judgement, Rule } from "./types";
-import { atFirst, movesOrStays, percent, withArticle } from "./words";
+import { movesOrStays, percent, withArticle } from "./words";
 
 /** How what is judged moves in a stage once it is settled: display, and each thing itself. */
 function swings({ scale, plan }: Judgement, all: readonly Metrics[]): string[] {

@@ -1,5 +1,5 @@
 import { AIR, happeningInfo, isBath } from "../chamber";
-import { printDuration } from "../quantity";
+import { atFirst, printDuration } from "../quantity";
 import {
   backToAdvised,
   heaterOfPower,
@@ -11,7 +11,7 @@ import {
   strapProbe,
 } from "./remedies";
 import type { Case, Rule } from "./types";
-import { atFirst, movesOrStays, percent, TOLERANCE, words } from "./words";
+import { movesOrStays, percent, TOLERANCE, words } from "./words";
 
 /** Boxes in which the medium around the product is air. */
 const airBox = (c: Case) => !isBath(c.chamber.cabinet.kind);

@@ -29,7 +29,6 @@ export const words = ({ scale, trial, chamber, metrics }: Pick<Case, "scale" | "
 export const sayDays = (days: number): string => (days === 1 ? "1 day" : `${days} days`);
 
 export const withArticle = (judged: string): string => (/\d$/.test(judged) ? judged : `the ${judged}`);
-export const atFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 export const percent = (share: number): string => `${Math.round(share * 100)}\u00a0%`;
 

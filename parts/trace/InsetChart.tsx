@@ -1,11 +1,12 @@
 "use client";
 
 import { memo, useMemo } from "react";
-import { ComposedChart, ReferenceArea, XAxis, YAxis } from "recharts";
+import { ComposedChart, XAxis, YAxis } from "recharts";
 import { celsius, inScale, printMoment, type Scale } from "@/core/quantity";
 import type { Trial } from "@/core/trial";
 import { EndLabels } from "./EndLabels";
 import { InsetLines } from "./InsetLines";
+import { bandAreas } from "./bandAreas";
 import { axisOf, axisTicks, degrees } from "./axis";
 
 const LEFT = 34;
@@ -69,21 +70,12 @@ export const InsetChart = memo(function InsetChart({ trial, scale, width, height
           stroke="currentColor"
           interval={0}
         />
-        {trial.bands
-          .filter((b) => shownBand && b.to > inset.from && b.from < inset.to)
-          .map((b) => (
-            <ReferenceArea
-              key={b.from}
-              x1={Math.max(from, b.from / 3600)}
-              x2={Math.min(to, b.to / 3600)}
-              y1={show(b.low)}
-              y2={show(b.high)}
-              fill="url(#lines-honey)"
-              fillOpacity={0.35}
-              stroke="none"
-              ifOverflow="hidden"
-            />
-          ))}
+        {bandAreas(
+          trial.bands.filter((b) => shownBand && b.to > inset.from && b.from < inset.to),
+          inset.from,
+          inset.to,
+          show,
+        )}
         <InsetLines inset={inset} scale={scale} domain={domain} />
       </ComposedChart>
       <EndLabels

@@ -1,9 +1,10 @@
 "use client";
 
 import { memo, useMemo } from "react";
-import { ComposedChart, ReferenceArea, ReferenceLine, XAxis, YAxis } from "recharts";
+import { ComposedChart, ReferenceLine, XAxis, YAxis } from "recharts";
 import { celsius, inScale, type Scale } from "@/core/quantity";
 import type { BandSpan, Channel, TraceLayer, Trace } from "@/core/trial";
+import { bandAreas } from "./bandAreas";
 import { axisOf, axisTicks, degrees, timeTick, timeTicks } from "./axis";
 import { Cursor, type CursorMoves } from "./Cursor";
 import { EndLabels } from "./EndLabels";
@@ -122,19 +123,7 @@ export const TraceChart = memo(function TraceChart(props: Props) {
           stroke="currentColor"
           interval={0}
         />
-        {seenBands.map((b) => (
-          <ReferenceArea
-            key={b.from}
-            x1={Math.max(b.from, view.from) / 3600}
-            x2={Math.min(b.to, view.to) / 3600}
-            y1={show(b.low)}
-            y2={show(b.high)}
-            fill="url(#lines-honey)"
-            fillOpacity={0.35}
-            stroke="none"
-            ifOverflow="hidden"
-          />
-        ))}
+        {bandAreas(seenBands, view.from, view.to, show)}
         {[alarms.low, alarms.high].map((t, i) =>
           t === null || (alarms.to ?? end) <= view.from || (alarms.from ?? 0) >= view.to ? null : (
             <ReferenceLine
