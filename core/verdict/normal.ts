@@ -71,11 +71,16 @@ export const allWell: Rule = (c) => {
   });
   if (lines.length === 0) return null;
   const { energy, fuelBurned } = c.trial.metrics;
-  const days = c.trial.metrics.seconds / 86_400;
+  // A program that ends is spoken of as a whole, what goes on by the day.
+  const ended = c.trial.finishedAt !== null;
+  const days = ended ? 1 : c.trial.metrics.seconds / 86_400;
+  const span = ended ? "in all" : "a day";
   const kilowattHours = (energy.heater - energy.fire + energy.cooler) / 3.6e6 / days;
   const costs = [
-    hasFire(c.chamber) ? `burns about ${printNumber(fuelBurned / days, 0.1)}\u00a0kg a day` : "",
-    !hasFire(c.chamber) || kilowattHours >= 0.05 ? `uses about ${printNumber(kilowattHours, 0.1)}\u00a0kWh a day` : "",
+    hasFire(c.chamber) ? `burns about ${printNumber(fuelBurned / days, 0.1)}\u00a0kg ${span}` : "",
+    !hasFire(c.chamber) || kilowattHours >= 0.05
+      ? `uses about ${printNumber(kilowattHours, 0.1)}\u00a0kWh ${span}`
+      : "",
   ].filter(Boolean);
   return {
     id: "all-well",
