@@ -4,7 +4,8 @@ import { celsius, kelvins } from "../quantity";
 import { meeting, plainTrial, planned, recordWith, steadyRoom } from "../testing/build";
 import { imbalance } from "./energy";
 import { runTrial } from "./runTrial";
-import { advance, startRun } from "./stepper";
+import { startRun } from "./run";
+import { advance } from "./stepper";
 import type { RunState } from "./state";
 
 const HOUR = 3600;

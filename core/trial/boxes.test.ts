@@ -6,7 +6,8 @@ import { largestDifference, recorder } from "../testing/replay";
 import { imbalance } from "./energy";
 import { planOf } from "./plan";
 import { runTrial } from "./runTrial";
-import { advance, startRun } from "./stepper";
+import { startRun } from "./run";
+import { advance } from "./stepper";
 
 const HOUR = 3600;
 /** Room, start and band of a usual job in each kind of box, °C. */

@@ -2,7 +2,7 @@ import { coolerElectricity } from "../chamber";
 import { ROOM } from "./discretise";
 import { iceContent } from "./ice";
 import type { Mode } from "./modes";
-import type { Run } from "./stepper";
+import type { Run } from "./run";
 import type { RunState } from "./state";
 
 /** Sums of state and inputs over all steps of one mode. */

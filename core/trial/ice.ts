@@ -1,7 +1,9 @@
 import { ICE_HEAT, MELTING_HEAT, WATER_HEAT, type Network } from "../chamber";
 import { ROOM } from "./discretise";
 import type { Mode } from "./modes";
+import type { Run } from "./run";
 import type { RunState } from "./state";
+import type { Situation } from "./timeline";
 
 /** Heat that a pinned ice takes over the coming step, J. */
 export function absorbed(
@@ -65,4 +67,23 @@ export function changeIce(state: RunState, network: Network, index: number, star
   cooler.ice = "frozen";
   state.x[network.coolers[index]!.node] = start;
   cooler.brought += iceContent(state, network, index) - before;
+}
+
+/** Fresh ice where it is time, and which phase each is in; says whether any has changed. */
+export function turnIce(run: Run, now: Situation): boolean {
+  const { network, input, state } = run;
+  const { conditions } = now;
+  let changed = false;
+  for (let c = 0; c < state.coolers.length; c++) {
+    if (network.coolers[c]!.iceMass === 0) continue;
+    const { iceEvery, iceStart } = input.chamber.coolers[c]!;
+    const cooler = state.coolers[c]!;
+    cooler.iceAge += input.dt;
+    if (iceEvery > 0 && cooler.iceAge >= iceEvery && !now.coolers[c]!.iceForgotten)
+      changeIce(state, network, c, iceStart);
+    if (cooler.ice === conditions.ice[c]) continue;
+    conditions.ice[c] = cooler.ice;
+    changed = true;
+  }
+  return changed;
 }

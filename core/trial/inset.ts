@@ -1,8 +1,10 @@
 import type { Metrics } from "./metrics";
 import { AIR } from "../chamber";
 import { NO_READING } from "../controller";
-import { advance, displayOf, type Run, type Watcher } from "./stepper";
-import { servingController } from "./tally";
+import { displayOf } from "./reader";
+import type { Run, Watcher } from "./run";
+import { advance } from "./stepper";
+import { servingController } from "./serving";
 import { copyState, type RunState } from "./state";
 
 /** A short stretch of a trial at full detail. Times in s from the start of the trial, temperatures in °C. */

@@ -3,7 +3,8 @@ import { celsius, kelvins } from "../quantity";
 import { heldAt, recordWith, tried } from "../testing/build";
 import { changed, set, twoUnits } from "../testing/configurations";
 import { trialOf } from "./input";
-import { advance, startRun } from "./stepper";
+import { startRun } from "./run";
+import { advance } from "./stepper";
 
 const DAY = 86_400;
 const room = [set("room", "low", celsius(11)), set("room", "high", celsius(24))];

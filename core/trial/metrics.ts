@@ -1,9 +1,22 @@
 import { AIR } from "../chamber";
-import type { Happening, HappeningKind } from "../model";
+import type { Happening } from "../model";
 import { energyBetween, type EnergyAccount } from "./energy";
-import { busiest, reversals, spansOf } from "./events";
-import { displayOf, type Run } from "./stepper";
-import type { JudgedTally, Range, StageTally, TrialTally } from "./tally";
+import {
+  deviceMetrics,
+  dutySince,
+  startsWithin,
+  timesWithin,
+  usual,
+  type Cycle,
+  type DeviceMetrics,
+} from "./deviceMetrics";
+import { busiest, reversals } from "./events";
+import { gracesOf, type Grace } from "./gracesOf";
+import { displayOf } from "./reader";
+import type { Run } from "./run";
+import type { Range } from "./range";
+import type { JudgedTally, StageTally } from "./stageTally";
+import type { TrialTally } from "./tally";
 
 /** Lowest and highest, °C, and when, s. */
 export interface Extremes {
@@ -11,24 +24,6 @@ export interface Extremes {
   high: number;
   lowAt: number;
   highAt: number;
-}
-
-/** Usual run and rest of a device, s. */
-export interface Cycle {
-  run: number;
-  rest: number | null;
-}
-
-/** What one device did. */
-export interface DeviceMetrics {
-  id: string;
-  starts: number;
-  /** Share of the time on. */
-  duty: number;
-  /** Most starts in any hour, and when. */
-  busiestHour: { starts: number; from: number };
-  shortestRest: number | null;
-  longestRun: number | null;
 }
 
 /** What one controller's alarms and probe did: s that they sounded, and K that it ran on after each device. */
@@ -103,92 +98,9 @@ export interface Metrics {
   grace: Grace[];
 }
 
-/** Hours of grace after a happening, s: until the product leaves its band. */
-export interface Grace {
-  id: string;
-  kind: HappeningKind;
-  at: number;
-  /** Null: the product was outside already. Infinity: it holds to the end of the stage. */
-  seconds: number | null;
-  /** The product left by the cold end of its band. */
-  cold: boolean;
-}
-
-/** Happenings that are no failures: nobody asks how long they leave. */
-const harmless: readonly HappeningKind[] = ["setpoint"];
-
-/** How long after each happening the product stays in its band. */
-export function gracesOf(
-  happenings: readonly Happening[],
-  { crossings, byCold }: Pick<JudgedTally, "crossings" | "byCold">,
-  dt: number,
-): Grace[] {
-  return happenings
-    .filter((h) => !harmless.includes(h.kind))
-    .map(({ id, kind, at }) => {
-      const crossed = crossings.filter((step) => step * dt <= at).length;
-      const inside = crossed % 2 === 1;
-      const leaves = crossings[crossed];
-      if (!inside) return { id, kind, at, seconds: null, cold: false };
-      if (leaves === undefined) return { id, kind, at, seconds: Infinity, cold: false };
-      return { id, kind, at, seconds: leaves * dt - at, cold: byCold[crossed] === 1 };
-    });
-}
-
-const extremes = (r: Range): Extremes => ({ low: r.low, high: r.high, lowAt: r.lowAt, highAt: r.highAt });
-
-function median(values: number[]): number | null {
-  if (values.length === 0) return null;
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)]!;
-}
-
-/** Start and stop times within a stretch; a run that goes on into it counts from its beginning. */
-export function timesWithin(times: readonly number[], from: number, to: number): number[] {
-  const found: number[] = [];
-  for (let i = 0; i < times.length; i += 2) {
-    const start = times[i]!;
-    const stop = times[i + 1] ?? Infinity;
-    if (stop <= from || start >= to) continue;
-    found.push(Math.max(start, from));
-    if (stop < to) found.push(stop);
-  }
-  return found;
-}
-
-const startsWithin = (times: readonly number[], from: number, to: number): number =>
-  times.filter((t, i) => i % 2 === 0 && t >= from && t < to).length;
-
-function usual(times: readonly number[], from: number, end: number): Cycle | null {
-  const first = times.findIndex((t, i) => i % 2 === 0 && t >= from);
-  if (first < 0) return null;
-  const { runs, rests } = spansOf(times.slice(first), end);
-  const whole = runs.length > 1 ? runs.slice(0, -1) : runs;
-  const run = median(whole);
-  return run === null ? null : { run, rest: median(rests) };
-}
-
 const DAY = 86_400;
 
-function dutySince(times: readonly number[], from: number, end: number): number {
-  let on = 0;
-  for (let i = 0; i < times.length; i += 2)
-    on += Math.max(0, Math.min(times[i + 1] ?? end, end) - Math.max(times[i]!, from));
-  return on / Math.max(1, end - from);
-}
-
-function deviceMetrics(id: string, times: readonly number[], from: number, to: number): DeviceMetrics {
-  const own = timesWithin(times, from, to);
-  const { runs, rests } = spansOf(own, to);
-  return {
-    id,
-    starts: startsWithin(times, from, to),
-    duty: dutySince(own, from, to),
-    busiestHour: busiest(own, 3600),
-    shortestRest: rests.length ? Math.min(...rests) : null,
-    longestRun: runs.length ? Math.max(...runs) : null,
-  };
-}
+const extremes = (r: Range): Extremes => ({ low: r.low, high: r.high, lowAt: r.lowAt, highAt: r.highAt });
 
 /**
  * Works out the metrics of a finished trial for one thing that a band is for, over the stages in which it is.

@@ -21,7 +21,8 @@ import { imbalance } from "./energy";
 import { trialOf } from "./input";
 import { planOf } from "./plan";
 import { runTrial } from "./runTrial";
-import { advance, startRun } from "./stepper";
+import { startRun } from "./run";
+import { advance } from "./stepper";
 
 const { Solver } = "Solver" in odex ? odex : (odex as unknown as { default: typeof odex }).default;
 const HOUR = 3600;

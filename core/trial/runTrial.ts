@@ -3,8 +3,12 @@ import type { TrialInput } from "./input";
 import { insetAround, worstMoment, type Inset } from "./inset";
 import { bindingOf, metricsOf, pastBand, type Metrics, type StageResult } from "./metrics";
 import { copyState, type RunState } from "./state";
-import { advance, displayOf, startRun, type Run } from "./stepper";
-import { servingController, TrialTally, type BandSpan } from "./tally";
+import { displayOf } from "./reader";
+import { startRun, type Run } from "./run";
+import { advance } from "./stepper";
+import { servingController } from "./serving";
+import type { BandSpan } from "./stageTally";
+import { TrialTally } from "./tally";
 import { TraceBins, type Trace } from "./trace";
 
 /** A finished trial. */

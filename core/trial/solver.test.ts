@@ -2,7 +2,8 @@ import type { Edit } from "../model";
 import { celsius } from "../quantity";
 import { chamberWith, heldAt, plainTrial, probeAt, settingsOf, steadyRoom } from "../testing/build";
 import { largestDifference, recorder } from "../testing/replay";
-import { advance, startRun } from "./stepper";
+import { startRun } from "./run";
+import { advance } from "./stepper";
 
 const swingingRoom: Edit[] = [
   { section: "room", field: "low", value: celsius(14) },

@@ -3,7 +3,8 @@ import { celsius, kelvins } from "../quantity";
 import { heaterOf, plainTrial, planned, probeAt, recordWith, steadyRoom } from "../testing/build";
 import { recorder } from "../testing/replay";
 import { runTrial } from "./runTrial";
-import { advance, startRun } from "./stepper";
+import { startRun } from "./run";
+import { advance } from "./stepper";
 
 /**
  * The one-pass tally against plain loops over the complete record of the same run: nothing of the tally, of the

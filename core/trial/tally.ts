@@ -1,131 +1,14 @@
-import { judgedOf, type Judged } from "../chamber";
-import type { Chamber, Controller } from "../model";
+import { judgedOf } from "../chamber";
 import { productObservable } from "../product";
-import type { EndedBy } from "../program";
 import { EnergySums, type EnergyAccount } from "./energy";
+import type { Range } from "./range";
 import { REVERSAL_WITHIN, SwitchLog } from "./events";
-import { isQuick } from "./input";
-import { displayOf, type Run, type Watcher } from "./stepper";
+import { displayOf } from "./reader";
+import type { Run, Watcher } from "./run";
+import { servingController } from "./serving";
+import { JudgedTally, settlingOf, type BandSpan, type StageTally } from "./stageTally";
 import type { RunState } from "./state";
 import { channels, TraceBins, type Trace } from "./trace";
-
-/** Lowest and highest seen, and when. */
-export class Range {
-  low = Infinity;
-  high = -Infinity;
-  lowAt = 0;
-  highAt = 0;
-
-  add(value: number, time: number): void {
-    if (value < this.low) {
-      this.low = value;
-      this.lowAt = time;
-    }
-    if (value > this.high) {
-      this.high = value;
-      this.highAt = time;
-    }
-  }
-
-  /** What this and another range saw together. */
-  with(other: Range): Range {
-    const joined = new Range();
-    for (const r of [this, other]) {
-      if (r.low > r.high) continue; // has seen nothing
-      joined.add(r.low, r.lowAt);
-      joined.add(r.high, r.highAt);
-    }
-    return joined;
-  }
-}
-
-/** Seconds after arrival from which the swing counts as the steady one. */
-export const SETTLING = 12 * 3600;
-/** The same for pots, kettles and smokers. */
-const QUICK_SETTLING = 3600;
-
-/** All that is gathered in one part of a stage: on the way to the band, just arrived, settled. */
-class Phase {
-  readonly product = new Range();
-  readonly probe = new Range();
-  readonly air = new Range();
-  /** In steps of the display. */
-  readonly shown = new Range();
-  steps = 0;
-  inBand = 0;
-  /** −0: a float to the engine from its first step on. It compiles the inner loop once, and not again for each trial. */
-  productSum = -0;
-  lowAlarm = 0;
-  highAlarm = 0;
-}
-
-/** Which controller holds what a band is for: one that reads its vessel, else the first that switches anything. */
-export function servingController({ controllers, probes }: Chamber, judged: Pick<Judged, "id">): number {
-  const switches = (c: Controller) => c.heat.length + c.cold.length > 0;
-  const reads = (c: Controller) => probes.find((p) => p.id === c.probes[0])?.in === judged.id;
-  const own = controllers.findIndex((c) => switches(c) && reads(c));
-  return Math.max(0, own >= 0 ? own : controllers.findIndex(switches));
-}
-
-/** What is seen of one thing that a band holds for, in one stage. */
-export class JudgedTally {
-  readonly onTheWay = new Phase();
-  readonly arriving = new Phase();
-  readonly settled = new Phase();
-  phase = this.onTheWay;
-  arrivedAt = Infinity;
-  settledFrom = Infinity;
-  /** Steps at which it left its band and came back into it, in turn; it begins outside. */
-  readonly crossings: number[] = [];
-  /** 1 where it left by the cold end, 0 elsewhere, at each crossing: lists of one kind keep the inner loop compiled. */
-  readonly byCold: (0 | 1)[] = [];
-  wasIn = false;
-  /** Its band as it stands, °C. */
-  low = Infinity;
-  high = -Infinity;
-
-  constructor(
-    readonly judged: Judged,
-    /** Which of the chamber's controllers holds it. */
-    readonly controller: number,
-    /** Where its own line, its probe's and its display's stand among what the trace tracks. */
-    readonly lines: { product: number; probe: number; shown: number },
-  ) {}
-}
-
-/** What is seen of one controller in one stage: steps that its alarms sounded, and how far its probe ran on, K. */
-export interface ControlTally {
-  low: number;
-  high: number;
-  lowSettled: number;
-  highSettled: number;
-  runOn: { heat: number; cold: number };
-}
-
-/** What is gathered in one stage. Steps, from the first of it to the first of the next. */
-export interface StageTally {
-  stage: number;
-  from: number;
-  to: number;
-  /** When an end of it came, s, and which; it went on from there until somebody was there. */
-  dueAt: number | null;
-  endedBy: EndedBy;
-  judged: JudgedTally[];
-  controls: ControlTally[];
-  /** How far each vessel's product had come as it began, 0..1; null where it has no progress. */
-  progress: (number | null)[];
-  /** Heat flows up to its beginning. */
-  before: EnergyAccount;
-}
-
-/** A stretch in which a band stays as it is, s. */
-export interface BandSpan {
-  stage: number;
-  from: number;
-  to: number;
-  low: number;
-  high: number;
-}
 
 /** Gathers trace, switchings, ranges and exact energy in one pass over a trial, stage by stage. */
 export class TrialTally implements Watcher {
@@ -167,7 +50,7 @@ export class TrialTally implements Watcher {
     const { chamber } = input;
     this.energy = new EnergySums(run);
     this.dt = input.dt;
-    this.settling = isQuick(chamber.cabinet.kind) ? QUICK_SETTLING : SETTLING;
+    this.settling = settlingOf(chamber.cabinet.kind);
     const numbers = (list: readonly unknown[], so: (i: number) => boolean) => list.map((_, i) => i).filter(so);
     this.fires = numbers(
       chamber.heaters,

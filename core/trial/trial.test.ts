@@ -13,7 +13,8 @@ import {
 } from "../testing/build";
 import { recorder } from "../testing/replay";
 import { runTrial } from "./runTrial";
-import { advance, startRun } from "./stepper";
+import { startRun } from "./run";
+import { advance } from "./stepper";
 
 const swingingRoom: Edit[] = [
   { section: "room", field: "low", value: celsius(14) },

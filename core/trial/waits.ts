@@ -1,0 +1,72 @@
+import type { Network } from "../chamber";
+import { NO_READING } from "../controller";
+import type { Chamber, Observable } from "../model";
+import { productObservable } from "../product";
+import { waitsFor } from "../program";
+import { displayOf } from "./reader";
+import type { Run } from "./run";
+
+/** Reads what a stage waits for from a run's present state. */
+export function lookInto(run: Run): (what: Observable) => number {
+  const { input, network, state, rooms } = run;
+  const { chamber } = input;
+  return ({ of, id, name }) => {
+    switch (of) {
+      case "air":
+        return state.x[network.air]!;
+      case "room":
+        return rooms[state.step % rooms.length]!;
+      case "probe":
+        return state.x[network.probes[chamber.probes.findIndex((p) => p.id === id)]!]!;
+      case "controller": {
+        const at = chamber.controllers.findIndex((c) => c.id === id);
+        const shown = state.shown[at]!;
+        const { slope, zero } = displayOf(chamber.controllers[at]!.unit);
+        return shown === NO_READING ? NaN : shown * slope + zero;
+      }
+      case "vessel": {
+        const at = chamber.vessels.findIndex((v) => v.id === id);
+        if (name === "temperature") return state.x[network.vessels[at]!]!;
+        const { product } = chamber.vessels[at]!;
+        return productObservable(product, name)?.of(state.products[at]!, product) ?? NaN;
+      }
+    }
+  };
+}
+
+/** What is measured at a node can be waited for without a call: −1 for everything else. */
+function nodeOf({ of, id, name }: Observable, chamber: Chamber, network: Network): number {
+  if (of === "air") return network.air;
+  if (of === "probe") return network.probes[chamber.probes.findIndex((p) => p.id === id)] ?? -1;
+  if (of === "vessel" && name === "temperature")
+    return network.vessels[chamber.vessels.findIndex((v) => v.id === id)] ?? -1;
+  return -1;
+}
+
+/** One thing that the present stage waits for. */
+export interface Wait {
+  node: number;
+  least: boolean;
+  value: number;
+  index: number;
+}
+
+/** All that the present stage of a run waits for. */
+export function watchesOf({ plan, state, input, network }: Run): Wait[] {
+  const stage = plan.stages[state.program.stage]!;
+  return waitsFor(stage).map((index) => {
+    const end = stage.ends[index]!;
+    if (end.kind !== "reaches") return { node: -1, least: true, value: 0, index };
+    const node = nodeOf(end.observable, input.chamber, network);
+    return { node, least: end.comparison === "atLeast", value: end.value, index };
+  });
+}
+
+/** Whether anything that a stage waits for may be so: only then is it looked at closely. */
+export function mayBeSo(watches: readonly Wait[], held: readonly number[], x: Float64Array): boolean {
+  for (let w = 0; w < watches.length; w++) {
+    const { node, least, value, index } = watches[w]!;
+    if (node < 0 || held[index]! >= 0 || (least ? x[node]! >= value : x[node]! <= value)) return true;
+  }
+  return false;
+}
