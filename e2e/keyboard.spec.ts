@@ -46,6 +46,8 @@ test("from an empty profile to a changed setpoint, a kept remedy and the card, b
   await page.getByRole("radio", { name: /Strapped to the vessel/ }).focus();
   for (let i = 0; i < 2; i++) await page.keyboard.press("ArrowUp");
   await expect(page.getByRole("radio", { name: /Hanging in the air/ })).toBeChecked();
+  await trialDone(page);
+  await expect(page.getByRole("button", { name: "Keep it" }).first()).toBeVisible();
   await tabTo(page, /^Keep it$/);
   await page.keyboard.press("Enter");
   await expect(page.getByRole("radio", { name: /Strapped to the vessel/ })).toBeChecked();

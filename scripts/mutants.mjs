@@ -1,22 +1,26 @@
 // Mutation test: a seeded sample of small faults is put into the heart of core/, one at a time, and the unit tests have
-// to notice. The faults are those of Stryker's instrumenter; each is written into a copy of the project and Jest asked,
-// the nearest and shortest tests first, until one fails: with a switch for every fault in one build, as is usual, the
-// inner loop would be ten times slower. Prints the survivors; judges nothing. What has been tried is kept in .verify and not tried again
-// until the file or a test has changed. `npm run mutants -- 400 1`: how many, and the seed.
+// to notice. The faults are those of Stryker's instrumenter. Those that are drawn stand behind switches in one build,
+// the tests stay loaded in a process for each core, and a fault is asked of the tests that meet it, the short ones
+// first. Prints the survivors; judges nothing. What has been tried is kept in .verify and not tried again until the
+// file or a test has changed. `npm run mutants -- 400 1`: how many, and the seed; a third number is for a first look:
+// no fault is asked of more tests than run in so many seconds.
 import { Instrumenter } from "@stryker-mutator/instrumenter";
-import { spawn } from "node:child_process";
+import { build, transformSync } from "esbuild";
+import { fork } from "node:child_process";
 import { createHash } from "node:crypto";
-import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { availableParallelism } from "node:os";
 import { join } from "node:path";
-import { bin, install, root } from "./run.mjs";
+import { install, root } from "./run.mjs";
 
 install();
 const wanted = Number(process.argv[2] ?? 400);
 const seed = Number(process.argv[3] ?? 1);
+const patience = 1000 * Number(process.argv[4] ?? Infinity);
 const folder = join(root, ".verify/mutants");
-/** A fault that makes a test run for ever is noticed too, ms. */
-const LONGEST = 200_000;
+mkdirSync(folder, { recursive: true });
+/** A fault that makes a test run for ever is noticed too: so much longer than without it, ms. */
+const longest = (ms) => 20_000 + 15 * ms;
 
 const under = (part) => readdirSync(join(root, part), { recursive: true }).map((f) => join(part, String(f)));
 const texts = new Map();
@@ -28,6 +32,14 @@ const files = ["controller", "trial", "chamber", "product", "program"]
   .flatMap((part) => under(join("core", part)))
   .filter((f) => f.endsWith(".ts") && !f.endsWith(".test.ts"))
   .sort();
+/**
+ * The tests that are asked. Trials frozen to the last bit would notice anything and judge nothing, and what
+ * searches over many chambers is too slow to be asked four hundred times.
+ */
+const testFiles = under("core")
+  .filter((f) => f.endsWith(".test.ts") && !/(hashes|remedies)\.test|core\/recommend/.test(f))
+  .sort();
+
 const silent = new Proxy({}, { get: () => () => false });
 const { mutants } = await new Instrumenter(silent).instrument(
   files.map((name) => ({ name, mutate: true, content: text(name) })),
@@ -35,7 +47,6 @@ const { mutants } = await new Instrumenter(silent).instrument(
 );
 // Words are for people, and names are checked by the compiler: neither is a fault that a unit test is there for.
 const possible = mutants.filter((m) => m.mutatorName !== "StringLiteral");
-
 const digest = (...parts) => createHash("sha256").update(parts.join("\0")).digest("hex");
 /** The lot that a fault draws: by what it does and not by where in its file it stands, so that an edit elsewhere keeps it. */
 const lot = ({ fileName, location: { start }, replacement }) =>
@@ -44,23 +55,8 @@ const lots = new Map(possible.map((m) => [m, lot(m)]));
 const drawn = [...possible].sort((a, b) => (lots.get(a) < lots.get(b) ? -1 : 1)).slice(0, wanted);
 console.log(`${possible.length} possible in ${files.length} files; ${drawn.length} drawn with seed ${seed}`);
 
-/** A source with one fault in it. */
-function faulty({ fileName, location: { start, end }, replacement }) {
-  const lines = text(fileName).split("\n");
-  const from = lines.slice(0, start.line).join("\n").length + (start.line > 0 ? 1 : 0) + start.column;
-  const to = lines.slice(0, end.line).join("\n").length + (end.line > 0 ? 1 : 0) + end.column;
-  const source = text(fileName);
-  return source.slice(0, from) + replacement + source.slice(to);
-}
-
-const tests = digest(
-  ...under("core")
-    .filter((f) => f.endsWith(".test.ts"))
-    .sort()
-    .map(text),
-);
+const tests = digest(...testFiles.map(text));
 const keptIn = join(folder, "known.json");
-mkdirSync(folder, { recursive: true });
 const known = existsSync(keptIn) ? JSON.parse(readFileSync(keptIn, "utf8")) : {};
 // What a test has noticed stays noticed; what none did is asked again once the tests are others.
 const keyOf = (m) => digest(m.fileName, text(m.fileName), JSON.stringify(m.location), m.replacement);
@@ -69,64 +65,202 @@ const verdictOf = (m) => {
   return kept === "noticed" || kept === `survived ${tests}` ? kept : undefined;
 };
 
-/** Copies of the project to put faults into, one for each that is tried at a time. */
-const desks = Array.from({ length: availableParallelism() }, (_, i) => {
-  const desk = join(folder, `desk-${i}`);
-  rmSync(desk, { recursive: true, force: true });
-  mkdirSync(desk, { recursive: true });
-  for (const part of ["core", "demo", "scripts", "jest.config.mjs", "package.json"])
-    cpSync(join(root, part), join(desk, part), { recursive: true });
-  symlinkSync(join(root, "node_modules"), join(desk, "node_modules"));
-  return desk;
-});
-
-/**
- * Trials frozen to the last bit would notice anything and judge nothing, and what walks over many random chambers is too
- * slow to be asked four hundred times.
- */
-const asked = under("core").filter(
-  (f) => f.endsWith(".test.ts") && !/(hashes|fuzz|remedies|anything|solver)\.test|core\/(recommend|formats)/.test(f),
-);
-/** The files of tests for a source: those of its own folder first, then the quick ones. */
-function testsFor(source) {
-  const folderOf = (f) => f.split("/")[1];
-  const rank = (f) =>
-    (folderOf(f) === folderOf(source) ? 0 : /trial|verdict/.test(f) ? 2e6 : 1e6) +
-    (/boxes/.test(f) ? 1e7 : 0) +
-    text(f).length;
-  return [...asked].sort((a, b) => rank(a) - rank(b)).join(",");
+/** Where a fault begins and ends in the text of its file. */
+function spanOf({ fileName, location: { start, end } }) {
+  const lines = text(fileName).split("\n");
+  const at = ({ line, column }) => lines.slice(0, line).reduce((all, l) => all + l.length + 1, 0) + column;
+  return { from: at(start), to: at(end) };
 }
 
-/** Whether a test notices. */
-function ask(desk, file) {
-  return new Promise((resolve) => {
-    const child = spawn(
-      process.execPath,
-      [bin("jest/bin/jest.js"), "-c", "scripts/mutants.jest.mjs", "--runInBand", "--silent"],
-      { cwd: desk, stdio: "ignore", env: { ...process.env, NODE_ENV: "test", TESTS: testsFor(file) } },
-    );
-    const clock = setTimeout(() => child.kill("SIGKILL"), LONGEST);
-    child.on("exit", (code) => {
-      clearTimeout(clock);
-      resolve(code !== 0);
-    });
+/** What is written before and after the place of a fault: a switch, or a note that it was met. */
+function around(m, k, looking) {
+  if (m.mutatorName === "BlockStatement")
+    return looking
+      ? [`{faultSeen[${k}]=1;`, "}"]
+      : [`{if(faultNow===${k})${m.replacement}else`, "}"];
+  return looking ? [`(faultSeen[${k}]=1,(`, "))"] : [`(faultNow===${k}?(${m.replacement}):(`, "))"];
+}
+
+/** A file with its faults behind switches; one fault may stand within another. */
+function switched(file, faults, looking) {
+  const marks = faults.flatMap(({ m, k }) => {
+    const { from, to } = spanOf(m);
+    const [before, after] = around(m, k, looking);
+    return [
+      // Where one ends and another begins, the end comes first; of two that begin together, the longer one.
+      { at: from, rank: 1, within: -to, put: before },
+      { at: to, rank: 0, within: -from, put: after },
+    ];
   });
+  marks.sort((a, b) => a.at - b.at || a.rank - b.rank || a.within - b.within);
+  const source = text(file);
+  let found = "";
+  let last = 0;
+  for (const { at, put } of marks) {
+    found += source.slice(last, at) + put;
+    last = at;
+  }
+  return found + source.slice(last);
+}
+
+/** Whether a fault can stand behind a switch: else it gets a build of its own. */
+function placeable(m) {
+  const { from, to } = spanOf(m);
+  const source = text(m.fileName);
+  // Parentheses would end the short way out of an optional chain; a case of a switch is no expression.
+  if (source.slice(from, to).includes("?.") && /^\s*[.[(!?]/.test(source.slice(to))) return false;
+  if (/^(case|default)\b/.test(m.replacement)) return false;
+  try {
+    for (const looking of [true, false])
+      transformSync(switched(m.fileName, [{ m, k: 0 }], looking), { loader: "ts", logLevel: "silent" });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** Builds the tests with what they test into one file. `contents` gives the sources that are not as they stand. */
+async function bundle(name, contents) {
+  const outfile = join(folder, `${name}.mjs`);
+  const imports = testFiles.map((f) => `import "./${f}";`).join("\n");
+  await build({
+    stdin: {
+      contents: `import { serve } from "./scripts/mutants.desk.mjs";\n${imports}\nserve();`,
+      resolveDir: root,
+      loader: "ts",
+    },
+    inject: [join(root, "scripts/mutants.desk.mjs")],
+    outfile,
+    bundle: true,
+    platform: "node",
+    format: "esm",
+    packages: "external",
+    logLevel: "error",
+    plugins: [
+      {
+        name: "faults",
+        setup: (b) =>
+          b.onLoad({ filter: /core\/.*\.ts$/ }, ({ path }) => {
+            const file = path.slice(root.length + 1);
+            // What a trial keeps for the next one must not go from one fault to another.
+            if (file === "core/trial/memo.ts") {
+              const source = text(file).replace("JSON.stringify(argument)", "faultNow + JSON.stringify(argument)");
+              if (source === text(file)) throw new Error("the memo is not what it was");
+              return { contents: source, loader: "ts" };
+            }
+            const own = contents(file);
+            return own === undefined ? undefined : { contents: own, loader: "ts" };
+          }),
+      },
+    ],
+  });
+  return outfile;
+}
+
+const faults = drawn.map((m, k) => ({ m, k })).filter(({ m }) => m.fileName !== "core/trial/memo.ts" && placeable(m));
+const placed = new Set(faults.map(({ m }) => m));
+const inFile = (file) => faults.filter(({ m }) => m.fileName === file);
+const withSwitches = (looking) => (file) => (inFile(file).length ? switched(file, inFile(file), looking) : undefined);
+
+const lookAt = await bundle("look", withSwitches(true));
+const desk = await bundle("desk", withSwitches(false));
+const { loading, seen } = await new Promise((resolve, reject) => {
+  const child = fork(lookAt, { env: { ...process.env, LOOK: "1" } });
+  child.once("message", (found) => {
+    resolve(found);
+    child.kill();
+  });
+  child.once("exit", (code) => reject(new Error(`the tests fail without a fault (${code})`)));
+});
+const total = seen.reduce((all, t) => all + t.ms, 0);
+console.log(`${seen.length} tests take ${(total / 1000).toFixed(0)} s; ${placed.size} faults behind switches`);
+const byTime = seen.map((t, index) => ({ ...t, index })).sort((a, b) => a.ms - b.ms);
+/** The quick ones of some tests first, and of a first look no more than that. */
+const inOrder = (so) => {
+  let spent = 0;
+  return byTime.filter((t) => so(t) && (spent += t.ms) <= patience).map((t) => t.index);
+};
+const everything = inOrder(() => true);
+
+/** A process that tries faults, until one kills it. */
+class Desk {
+  /** Asks the tests of `order`; true once one notices. `file` and `preset` are for faults that act on loading. */
+  async ask(fault, order, file = desk, preset = false) {
+    if (this.file !== file || preset) this.leave();
+    if (!this.child) {
+      this.file = file;
+      this.child = fork(file, { stdio: "ignore", env: { ...process.env, ...(preset ? { FAULT: String(fault) } : {}) } });
+    }
+    const { child } = this;
+    const noticed = await new Promise((resolve) => {
+      let clock;
+      const within = (ms) => {
+        clearTimeout(clock);
+        clock = setTimeout(() => child.kill("SIGKILL"), longest(ms));
+      };
+      within(5000);
+      const end = (answer) => {
+        clearTimeout(clock);
+        child.removeAllListeners();
+        resolve(answer);
+      };
+      child.on("exit", () => {
+        this.child = null;
+        this.ready = false;
+        end(true);
+      });
+      child.on("message", ({ ready, asking, by, spoilt }) => {
+        if (ready) {
+          this.ready = true;
+          child.send({ fault, order });
+        } else if (asking !== undefined) within(seen[asking].ms);
+        else {
+          if (spoilt) this.leave();
+          end(by >= 0);
+        }
+      });
+      if (this.ready) child.send({ fault, order });
+    });
+    if (preset || file !== desk) this.leave();
+    return noticed;
+  }
+
+  leave() {
+    this.child?.removeAllListeners();
+    this.child?.kill("SIGKILL");
+    this.child = null;
+    this.ready = false;
+  }
+}
+
+async function tried(m, at) {
+  const k = drawn.indexOf(m);
+  if (!placed.has(m)) {
+    const { from, to } = spanOf(m);
+    const source = text(m.fileName);
+    const own = await bundle(`own-${k}`, (file) =>
+      file === m.fileName ? source.slice(0, from) + m.replacement + source.slice(to) : undefined,
+    ).catch(() => null);
+    return own === null ? true : at.ask(-1, everything, own);
+  }
+  if (loading.includes(k)) return at.ask(k, everything, desk, true);
+  const order = inOrder((t) => t.met.includes(k));
+  return order.length > 0 && at.ask(k, order);
 }
 
 const left = drawn.filter((m) => !verdictOf(m));
 let done = drawn.length - left.length;
 await Promise.all(
-  desks.map(async (desk) => {
+  Array.from({ length: availableParallelism() }, async () => {
+    const at = new Desk();
     for (let m = left.shift(); m; m = left.shift()) {
-      const at = join(desk, m.fileName);
-      writeFileSync(at, faulty(m));
-      const noticed = await ask(desk, m.fileName);
-      writeFileSync(at, text(m.fileName));
-      known[keyOf(m)] = noticed ? "noticed" : `survived ${tests}`;
+      const noticed = await tried(m, at);
+      if (noticed || patience === Infinity) known[keyOf(m)] = noticed ? "noticed" : `survived ${tests}`;
       writeFileSync(keptIn, JSON.stringify(known));
       if (++done % 20 === 0) console.log(`${done} of ${drawn.length} tried`);
       if (!noticed) console.log(said(m));
     }
+    at.leave();
   }),
 );
 

@@ -1,2 +1,0 @@
-// The files of tests that a mutant is asked of, in their order.
-for (const file of process.env.TESTS.split(",")) require(`../${file}`);
