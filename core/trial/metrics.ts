@@ -167,8 +167,9 @@ function metricsFor(
     };
   });
   const arrived = arrival !== undefined;
+  // Each happening belongs to one stage: what comes after the end of the program to the last one.
   const within = ({ at }: Happening, stage: StageTally) =>
-    (at >= stage.from * dt || stage === parts[0]!.stage) && (at < stage.to * dt || stage === parts.at(-1)!.stage);
+    (at >= stage.from * dt || stage === seen.stages[0]) && (at < stage.to * dt || stage === seen.stages.at(-1));
   return {
     stage: whole ? null : chamber.stages[first.stage.stage]!.id,
     judged: first.judged.judged.id,
