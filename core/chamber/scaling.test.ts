@@ -7,6 +7,7 @@ import {
   addDevice,
   addVessel,
   cabinetDefaults,
+  contentsCapacity,
   coolersFor,
   describe as describeChamber,
   fitOf,
@@ -14,14 +15,17 @@ import {
   hasCooler,
   hasFire,
   hasHeater,
+  hasLid,
   hasIce,
   heaterBodies,
   heaterPower,
   heatersFor,
   heatNeeded,
   insideOf,
+  isBath,
   isOnePlate,
   isRound,
+  isSmoker,
   midWallArea,
   newHappening,
   outsideArea,
@@ -218,6 +222,7 @@ describe("devices by their box", () => {
       bodyCapacity: 450,
       toAir: 0.8,
       toLining: 0.4,
+      toVessel: 0,
       ownThermostatAt: 45,
     });
     expect(heater("tube", "chest")).toMatchObject({ bodyCapacity: 600, toAir: 1.5, toLining: 0 });
@@ -318,6 +323,23 @@ describe("heat that is needed", () => {
   });
 });
 
+describe("contents", () => {
+  // Density × specific heat, worked by hand: the figures of docs/sources.md.
+  it.each<[Vessel["filling"], Vessel["wall"], number]>([
+    ["water", "plastic", 98_000 / 0.023],
+    ["honey", "plastic", 3_408_000],
+    ["setHoney", "plastic", 4_430_400],
+    ["beans", "none", 3_300_000],
+    ["meat", "none", 3_675_000],
+    ["fish", "none", 3_780_000],
+    ["water", "glass", 98_000 / 0.023 + 120_000],
+    ["water", "steel", 98_000 / 0.023 + 90_000],
+  ])("%s in %s hold %d J/K a cubic metre, each vessel as much", (filling, wall, capacity) => {
+    const vessel = { ...vesselOf("upright"), filling, wall, volume: 0.01, count: 3 };
+    expect(contentsCapacity(vessel)).toBeCloseTo(0.03 * capacity, 6);
+  });
+});
+
 describe("usual values of happenings", () => {
   it("each lasts as long, and is as strong, as it usually is", () => {
     const chamber = chamberWith();
@@ -340,4 +362,8 @@ describe("usual values of happenings", () => {
 it("round boxes are round", () => {
   expect(cabinetKinds.filter(isRound)).toEqual(expect.arrayContaining(["crock", "kettle", "drum", "jacketed"]));
   expect(cabinetKinds.filter(isRound)).toHaveLength(4);
+  expect([...cabinetKinds.filter(hasLid)].sort()).toEqual(["chest", "crock", "drum", "foam", "jacketed", "kettle"]);
+  expect(cabinetKinds.filter(isSmoker)).toEqual(expect.arrayContaining(["drum", "brick"]));
+  expect(cabinetKinds.filter(isBath)).toEqual(expect.arrayContaining(["crock", "kettle"]));
+  expect(cabinetKinds.filter((k) => isSmoker(k) || isBath(k))).toHaveLength(4);
 });

@@ -3,8 +3,10 @@ import { celsius, kelvins, type Scale } from "../quantity";
 import { settingsOf } from "../testing/build";
 import {
   findingsOf,
+  fitToUnit,
   genericUnit,
   keyingSteps,
+  parametersOf,
   printSetting,
   questionsOf,
   sentenceOf,
@@ -181,6 +183,52 @@ describe("what is keyed in", () => {
   });
 });
 
+describe("which parameters a kind of unit has", () => {
+  it.each<[Unit["kind"], Partial<Unit>, string[]]>([
+    ["twoDifferentials", {}, ["setpoint", "heatingDifferential", "coolingDifferential", "compressorDelay"]],
+    ["twoDifferentials", { delayHigh: 0 }, ["setpoint", "heatingDifferential", "coolingDifferential"]],
+    ["oneDifferential", {}, ["setpoint", "heatingDifferential", "compressorDelay"]],
+    ["cutIn", { outlet: "heat" }, ["setpoint", "heatingDifferential"]],
+    ["cutIn", { outlet: "cool" }, ["setpoint", "coolingDifferential", "compressorDelay"]],
+    ["cutOut", { outlet: "heat" }, ["setpoint", "heatingDifferential"]],
+    ["cutOut", { outlet: "cool" }, ["setpoint", "coolingDifferential", "compressorDelay"]],
+    ["twoLimits", { outlet: "heat" }, ["lowLimit", "highLimit"]],
+    ["twoLimits", { outlet: "cool" }, ["lowLimit", "highLimit", "compressorDelay"]],
+    ["heatOnly", {}, ["setpoint", "heatingDifferential"]],
+    ["watch", {}, []],
+  ])("%s %j", (kind, more, expected) => {
+    const bare = { offsetLimit: kelvins(0), alarms: "none" as const };
+    const unit = unitOf(kind, { ...more, ...bare });
+    expect(parametersOf(unit)).toEqual(expected);
+    expect(parametersOf({ ...unit, alarms: "absolute" })).toEqual([...expected, "lowAlarm", "highAlarm"]);
+    const distance = kind === "watch" ? ["setpoint"] : expected;
+    expect(parametersOf({ ...unit, alarms: "deviation" })).toEqual([...distance, "lowDeviation", "highDeviation"]);
+    expect(parametersOf({ ...unit, offsetLimit: kelvins(5) })).toEqual([...expected, "offset"]);
+  });
+  it("one differential is one number: both sides of the switching have it", () => {
+    const wished = { ...sane, heatingDifferential: kelvins(0.8), coolingDifferential: kelvins(2) };
+    expect(fitToUnit(wished, unitOf("oneDifferential"))).toMatchObject({
+      heatingDifferential: 0.8,
+      coolingDifferential: 0.8,
+    });
+    expect(fitToUnit(wished, unitOf("twoDifferentials")).coolingDifferential).toBe(2);
+  });
+  it("limits are rounded inwards, times to minutes", () => {
+    const unit = unitOf("twoDifferentials", {
+      resolution: 0.5,
+      setpointLow: celsius(-3.2),
+      setpointHigh: celsius(20.2),
+      differentialLow: kelvins(0.6),
+      delayHigh: 560,
+    });
+    const fit = (more: Partial<Settings>) => fitToUnit({ ...sane, ...more }, unit);
+    expect(fit({ setpoint: celsius(-40) }).setpoint).toBe(-3);
+    expect(fit({ setpoint: celsius(40) }).setpoint).toBe(20);
+    expect(fit({ heatingDifferential: kelvins(0.1) }).heatingDifferential).toBe(1);
+    expect([100, 89, 9999].map((compressorDelay) => fit({ compressorDelay }).compressorDelay)).toEqual([120, 60, 540]);
+  });
+});
+
 describe("questions", () => {
   const request = (low: number, high: number): ControlRequest => ({
     low: celsius(low),
@@ -347,5 +395,17 @@ describe("findings", () => {
     // The probe shows two kelvins too much: at a reading of 20 the truth is 18.
     expect(texts(request(19.5, 22, null, 2), s(0.3, 1))[0]).toMatch(/setpoint itself lies outside/);
     expect(texts(request(19, 21), s(1, 1))).toEqual([]);
+    // The smallest that there is, within half a step; what fits never lies below it.
+    expect(
+      texts(request(19.5, 22), s(1, 1), unitOf("twoDifferentials", { differentialLow: kelvins(0.96) }))[0],
+    ).toMatch(/smallest differential this unit takes/);
+    const most = unitOf("twoDifferentials", { differentialLow: kelvins(0.8) });
+    expect(texts(request(19.5, 22), s(1.5, 1), most)[0]).toMatch(/differential of 0\.8 °C is the nearest that fits/);
+    // In the other scale in tenths, whatever the unit's own steps.
+    const coarse = unitOf("twoDifferentials", { resolution: 0.5 });
+    const inF = findingsOf(request(18.5, 22), s(3, 1), s(3, 1), coarse, "F");
+    expect(plain(inF[0]!.text)).toMatch(/A heating differential of 2\.7 °F is the nearest that fits/);
+    const inC = findingsOf(request(18.3, 22), s(3, 1), s(3, 1), coarse, "C");
+    expect(plain(inC[0]!.text)).toMatch(/A heating differential of 1\.5 °C is the nearest|differential of 1\.7 °C/);
   });
 });

@@ -50,6 +50,31 @@ const daysTo = (share: number, kind: "ale" | "lager", t: number): number => {
   return minutes / 1440;
 };
 
+describe("the course of a fermentation", () => {
+  // Closed form at a steady temperature, written out anew: a lag of 0.5 d at 20 °C, then the logistic
+  // p = 1/(1 + 99·e^(−k·t)) from 1 %, both faster by 2.3 for 10 K (docs/sources.md).
+  const exact = (k20: number, t: number, days: number) => {
+    const speed = 2.3 ** ((t - 20) / 10);
+    const since = days - 0.5 / speed;
+    return since <= 0 ? 0.01 : 1 / (1 + 99 * Math.exp(-k20 * speed * since));
+  };
+  it.each<["ale" | "lager" | "farmhouse", number, number, number]>([
+    ["ale", 2.6, 20, 60],
+    ["ale", 2.6, 20, 20_000],
+    ["ale", 2.6, 14, 3600],
+    ["lager", 2.0, 9, 60],
+    ["farmhouse", 2.4, 27, 7200],
+  ])("%s of rate %d a day at %d °C in steps of %d s", (kind, k20, t, dt) => {
+    const state = startFerment();
+    let fermented = 0;
+    for (let s = dt; s < 12 * 86_400; s += dt) {
+      fermented += stepFerment(state, kind, t, dt);
+      expect(state.done).toBeCloseTo(exact(k20, t, s / 86_400), 9);
+    }
+    expect(fermented).toBeCloseTo(state.done - 0.01, 9);
+  });
+});
+
 describe("fermentation", () => {
   it("20 L from 1.048 to 1.010 hold 1.603 kg of extract and give 940 kJ (±1 %)", () => {
     const product = { ...productDefaults("ale"), originalGravity: 1.048, finalGravity: 1.01 };

@@ -1,20 +1,23 @@
-import type { Program, StageEnd } from "../model";
-import { after, eightStages, staged } from "../testing/configurations";
+import type { Observable, Program, StageEnd } from "../model";
+import { after, changed, eightStages, set, staged, twoUnits } from "../testing/configurations";
 import { chamberWith, recordWith } from "../testing/build";
 import { describe as describeChamber } from "../chamber";
 import { celsius } from "../quantity";
 import {
+  controllerName,
   copyProgram,
   isAttended,
   isWatchful,
   localSeconds,
   nextAttended,
   nextMoment,
+  sayEnd,
   sayEnds,
   stageName,
   startHourOf,
   startProgram,
   takeDue,
+  vesselName,
   watch,
   type ProgramPlan,
   type ProgramState,
@@ -99,7 +102,9 @@ describe("ends by the clock", () => {
     ]);
     expect(state.finishedAt).toBe(6 * HOUR);
     expect(nextMoment(plan, state)).toBe(Infinity);
-    expect(takeDue(plan, state, 99 * DAY)).toBe(false);
+    const over = copyProgram(state);
+    takeDue(plan, state, 99 * DAY);
+    expect(state).toEqual(over);
   });
   it("at an hour of the day: the next one after it began, a whole day later where it is that hour", () => {
     const plan = planWith([
@@ -151,10 +156,10 @@ describe("ends that need a person", () => {
   it("keyed in by hand: due at night, taken in the morning; a controller that does it itself waits for nobody", () => {
     const plan = planWith([[after(5 * HOUR)], []], { ...hours, byHand: true });
     const state = startProgram(plan);
-    expect(takeDue(plan, state, 5 * HOUR)).toBe(false);
+    takeDue(plan, state, 5 * HOUR);
     expect(state).toMatchObject({ stage: 0, dueAt: 5 * HOUR, dueBy: 0 });
     expect(nextMoment(plan, state)).toBe(14 * HOUR);
-    expect(takeDue(plan, state, 14 * HOUR)).toBe(true);
+    takeDue(plan, state, 14 * HOUR);
     expect(state).toMatchObject({ stage: 1, since: 14 * HOUR, dueAt: -1, dueBy: null });
     expect(moments(planWith([[after(5 * HOUR)], []], { ...hours, byHand: false }), DAY)).toEqual([[5 * HOUR, 1]]);
   });
@@ -175,7 +180,8 @@ describe("ends by what is seen", () => {
     const state = startProgram(plan);
     expect(watch(plan, state, () => 19.999, 10)).toBe(false);
     expect(watch(plan, state, () => 20, 20)).toBe(true);
-    expect(takeDue(plan, state, 20)).toBe(true);
+    takeDue(plan, state, 20);
+    expect(state.stage).toBe(1);
     expect(watch(plan, state, () => 20.001, 30)).toBe(false);
     expect(watch(plan, state, () => 20, 40)).toBe(true);
     expect(watch(plan, state, () => 20, 50)).toBe(false);
@@ -270,6 +276,40 @@ describe("stages in words", () => {
     });
     expect(sayEnds({ ends: [gravity("v1")], latest: 0 }, chamber, "C")).toMatch(
       /gravity of the product is at 1\.012 or less for/,
+    );
+  });
+  it("what each waits for: a place, a probe, a display, a vessel, for how long, or somebody", () => {
+    const one = chamberWith();
+    const two = describeChamber(twoUnits());
+    const until = (observable: Observable, value = 20, heldFor = 0, chamber = one) =>
+      sayEnd({ kind: "reaches", observable, comparison: "atLeast", value, heldFor }, chamber, "C").replace(
+        /\u00a0/g,
+        " ",
+      );
+    const temperature = (of: Observable["of"], id = "") => ({ of, id, name: "temperature" }) as Observable;
+    expect(until(temperature("air"))).toBe("until the air is at 20.0 °C or more");
+    expect(until(temperature("room"), 5, 7200)).toBe("until the room is at 5.0 °C or more for 2 h");
+    expect(until(temperature("probe", "p2"), 20, 0, two)).toBe("until probe 2 is at 20.0 °C or more");
+    expect(until(temperature("controller", "u1"))).toBe("until the display of the unit is at 20.0 °C or more");
+    expect(until(temperature("controller", "u2"), 20, 0, two)).toBe(
+      "until the display of unit 2 is at 20.0 °C or more",
+    );
+    expect(until(temperature("vessel", "v1"))).toBe("until the product is at 20.0 °C or more");
+    expect(until(temperature("vessel", "v2"), 20, 0, two)).toBe("until vessel 2 is at 20.0 °C or more");
+    expect(until({ of: "vessel", id: "v1", name: "progress" } as Observable, 0.75)).toBe(
+      "until the sugar fermented of the product is at 75 % or more",
+    );
+    const named = describeChamber(changed(twoUnits(), set("unit", "name", "The left one", "u1")));
+    expect(controllerName(named, "u1")).toBe("The left one");
+    expect([controllerName(named, "u2"), controllerName(one, "u1")]).toEqual(["unit 2", "the unit"]);
+    expect([vesselName(two, "v1"), vesselName(one, "v1")]).toEqual(["vessel 1", "the product"]);
+    const say = (end: StageEnd) => sayEnd(end, one, "C").replace(/\u00a0/g, " ");
+    expect(say({ kind: "confirmed", after: 0 })).toBe("until somebody says so");
+    expect(say({ kind: "confirmed", after: 3600 })).toBe("until somebody says so, after 1 h at the earliest");
+    expect(say({ kind: "date", at: "2026-02-01T10:00" })).toBe("until 2026-02-01, 10:00");
+    expect(sayEnds({ ends: [], latest: 7200 }, one, "C").replace(/\u00a0/g, " ")).toBe("for 2 h at the most");
+    expect(sayEnds({ ends: [after(3600)], latest: 7200 }, one, "C").replace(/\u00a0/g, " ")).toBe(
+      "for 1 h, for 2 h at the most",
     );
   });
   it("eight stages are eight", () => expect(describeChamber(eightStages()).stages.map((s) => s.id)).toHaveLength(8));

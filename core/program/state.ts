@@ -149,31 +149,28 @@ export const nearer = (shift: number, by: TemperatureDifference): number =>
  * Takes everything that is due at a moment: the next step of the way, an end by the clock, the next stage once somebody
  * is there to key it in. Mutates `state`.
  * @param now s from the start of the program
- * @returns whether the settings in force have changed
  */
-export function takeDue(plan: ProgramPlan, state: ProgramState, now: number): boolean {
-  let changed = false;
+export function takeDue(plan: ProgramPlan, state: ProgramState, now: number): void {
   // A stage may end at the moment at which it begins; each is taken once.
   for (let guard = 0; guard <= plan.stages.length; guard++) {
     const stage = plan.stages[state.stage]!;
     if (state.nextStep <= now + 1e-9) {
       state.shift = nearer(state.shift, stage.rampBy);
       state.nextStep = state.shift === 0 ? Infinity : handed(plan, state.nextStep + stage.rampEvery);
-      changed = true;
       continue;
     }
-    if (state.finishedAt >= 0) return changed;
+    if (state.finishedAt >= 0) return;
     if (state.dueAt < 0) {
       const ended = stage.ends.findIndex((end) => momentOf(end, plan, state.since) <= now + 1e-9);
       const late = stage.latest > 0 && state.since + stage.latest <= now + 1e-9;
-      if (ended < 0 && !late) return changed;
+      if (ended < 0 && !late) return;
       state.dueAt = now;
       state.dueBy = ended >= 0 ? ended : "latest";
     }
-    if (handed(plan, state.dueAt) > now + 1e-9) return changed;
+    if (handed(plan, state.dueAt) > now + 1e-9) return;
     if (state.stage + 1 === plan.stages.length) {
       state.finishedAt = now;
-      return changed;
+      return;
     }
     const way = wayOf(plan, state.stage, state.shift);
     state.stage++;
@@ -187,7 +184,5 @@ export function takeDue(plan: ProgramPlan, state: ProgramState, now: number): bo
     // The first step is made as the stage begins.
     state.shift = way === 0 ? 0 : nearer(way, kelvins(next.rampBy));
     state.nextStep = state.shift === 0 ? Infinity : handed(plan, now + next.rampEvery);
-    changed = true;
   }
-  return changed;
 }

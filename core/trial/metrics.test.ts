@@ -13,9 +13,11 @@ import {
   judgedName,
   layerLabel,
   pastBand,
+  Range,
   startsWithin,
   timesWithin,
   usual,
+  worstMoment,
   type EnergyAccount,
   type Metrics,
 } from ".";
@@ -149,6 +151,51 @@ describe("the one that binds", () => {
     expect(bindingOf([a, b], (id) => (id === "b" ? { low: 16, high: 22 } : band))).toBe(a);
     const c = metrics("c", 19, 21, 0.9);
     expect(bindingOf([metrics("d", 19, 21, 0.95), c, metrics("e", 19, 21, 1)], () => band)).toBe(c);
+  });
+});
+
+describe("where to look first", () => {
+  const at = (more: Partial<Metrics>) =>
+    worstMoment(
+      {
+        reversals: { count: 0, perDay: 0, worstFrom: null },
+        arrived: { product: { low: 19, high: 21, lowAt: 100, highAt: 200 } },
+        busiestHour: { starts: 0, from: 0 },
+        seconds: 1000,
+        settled: { product: { low: 19, high: 21, lowAt: 300, highAt: 400 } },
+        ...more,
+      } as unknown as Metrics,
+      { low: 18, high: 22 },
+    );
+  const product = (low: number, high: number) =>
+    ({ arrived: { product: { low, high, lowAt: 100, highAt: 200 } } }) as unknown as Partial<Metrics>;
+  it("at a chase, an hour into its three; at fewer than that a day it is none", () => {
+    expect(at({ reversals: { count: 9, perDay: 3.1, worstFrom: 5000 } })).toBe(5000 + 3600);
+    expect(at({ reversals: { count: 9, perDay: 3, worstFrom: 5000 } })).toBe(400);
+    expect(at({ reversals: { count: 9, perDay: 4, worstFrom: null } })).toBe(400);
+  });
+  it("at the furthest excursion, at the busiest hour, at the warmest moment, in the middle of what never arrived", () => {
+    expect(at(product(17, 22.5))).toBe(100);
+    expect(at(product(17.8, 23))).toBe(200);
+    expect(at({ ...product(18, 22), busiestHour: { starts: 2, from: 7200 } })).toBe(7200 + 1800);
+    expect(at({ busiestHour: { starts: 1, from: 7200 } })).toBe(400);
+    expect(at({ settled: null })).toBe(200);
+    expect(at({ arrived: null })).toBe(500);
+  });
+});
+
+describe("extremes that are gathered", () => {
+  it("each with its first moment; two together as if one had seen all", () => {
+    const range = (...seen: [number, number][]) => {
+      const r = new Range();
+      for (const [value, time] of seen) r.add(value, time);
+      return r;
+    };
+    const a = range([5, 1], [3, 2], [3, 3], [9, 4], [9, 5]);
+    expect(a).toMatchObject({ low: 3, lowAt: 2, high: 9, highAt: 4 });
+    expect(a.with(range([2, 9], [4, 10]))).toMatchObject({ low: 2, lowAt: 9, high: 9, highAt: 4 });
+    expect(a.with(new Range())).toMatchObject({ low: 3, high: 9 });
+    expect(new Range().with(a)).toMatchObject({ low: 3, lowAt: 2 });
   });
 });
 

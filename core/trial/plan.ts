@@ -83,7 +83,6 @@ function heldIn(chamber: Chamber, stage: Stage, { probes, heat, cold }: Controll
 }
 
 function pluggedInto(chamber: Chamber, controller: Controller): Plugged {
-  const { heat, cold } = controller;
   const heaters = heatersOn(chamber, controller);
   const coolers = coolersOn(chamber, controller);
   const others = chamber.controllers.filter((c) => c.id !== controller.id);
@@ -92,8 +91,8 @@ function pluggedInto(chamber: Chamber, controller: Controller): Plugged {
     coolerElsewhere: others.some((c) => outletsOf(c.unit).cold && coolersOn(chamber, c).length > 0),
   };
   return {
-    heater: heat.length > 0 && heaters.length > 0,
-    cooler: cold.length > 0 && coolers.length > 0,
+    heater: heaters.length > 0,
+    cooler: coolers.length > 0,
     compressor: coolers.some((c) => c.kind === "compressor"),
     ...(others.length > 0 ? elsewhere : {}),
   };

@@ -2,6 +2,7 @@ import { addVessel } from "../chamber";
 import type { ChamberRecord, Happening } from "../model";
 import { celsius } from "../quantity";
 import { heaterOf, heldAt, recordWith, steadyRoom, tried } from "../testing/build";
+import { usualGrace } from "./grace";
 import { after, changed, set, staged, twoUnits } from "../testing/configurations";
 import { reversals } from "./events";
 import { trialOf } from "./input";
@@ -24,6 +25,8 @@ interface Row {
   high: boolean[];
   on: number;
   shift: number;
+  /** Of the first vessel, °C. */
+  product: number;
 }
 
 /**
@@ -49,6 +52,7 @@ function byHand(record: ChamberRecord, days: number) {
         high: controls.map((c) => c.highAlarm),
         on,
         shift: program.shift,
+        product: x[run.network.vessels[0]!]!,
       });
     },
   });
@@ -142,7 +146,8 @@ const cases: [string, () => ChamberRecord, number][] = [
         ),
         ...alarms,
       ),
-      happenings: [power],
+      // The second one comes when all is over, and would leave its mark on every extreme.
+      happenings: [power, { ...power, id: "late", at: 5.2 * DAY, lasting: 19 * HOUR }],
     }),
     6,
   ],
@@ -267,13 +272,15 @@ describe("what comes after the end of a program", () => {
     expect(trial.whole[0]!.seconds).toBe(120 * HOUR);
     const last = rows.slice((120 * HOUR) / input.dt);
     expect(last.some((r) => r.on)).toBe(true);
+    const coldest = Math.min(...last.map((r) => r.product));
+    expect(trial.stages.at(-1)!.metrics[0]!.whole.product.low).toBeGreaterThan(coldest + 1);
     // Its switching goes on in the trace and in the log of the devices.
     expect(trial.heat.some((t) => t > 120 * HOUR)).toBe(true);
   });
   it("a happening belongs to the stage in which it comes, at its first moment too", () => {
     const graces = trial.stages.map((s) => s.metrics[0]!.grace.map((g) => g.id));
-    expect(graces).toEqual([[], ["cut"], []]);
-    expect(trial.whole[0]!.grace.map((g) => g.id)).toEqual(["cut"]);
+    expect(graces).toEqual([[], ["cut"], ["late"]]);
+    expect(trial.whole[0]!.grace.map((g) => g.id)).toEqual(["cut", "late"]);
     const at = (t: number) =>
       tried({ ...cases[0]![1](), happenings: [{ ...power, at: t }] }, 6).trial.stages.map(
         (s) => s.metrics[0]!.grace.length,
@@ -321,6 +328,33 @@ describe("a stage that is due and waits for somebody", () => {
       [8, 0],
       [11, null],
     ]);
+  });
+});
+
+describe("hours of grace of each failure", () => {
+  it("of the power, of each heater and of each cooler that an outlet switches, in its own stage, at the worse of two moments", () => {
+    const { plan, trial } = tried(twoUnits(), 3);
+    const [metrics] = trial.stages[0]!.metrics;
+    const found = usualGrace(plan, metrics!);
+    expect(found.map((f) => [f.kind, f.which])).toEqual([
+      ["powerCut", ""],
+      ["heaterCutOut", "h1"],
+      ["heaterCutOut", "h2"],
+    ]);
+    const begin = metrics!.timeToBand! + 12 * HOUR;
+    const alone = [0, 12 * HOUR].map((later) => {
+      const cut: Happening = { kind: "powerCut", id: "a", at: begin + later, lasting: 0 };
+      const days = (begin + later) / DAY + 4;
+      return tried({ ...twoUnits(), happenings: [cut] }, days, 10).trial.stages[0]!.metrics[0]!.grace[0]!.seconds!;
+    });
+    expect(alone[0]).not.toBe(alone[1]);
+    expect(found[0]!.seconds).toBe(Math.min(...alone));
+    expect(found[0]!.cold).toBe(true);
+    // The two stand in the same air: either heater alone keeps both.
+    expect(found.slice(1).map((f) => f.seconds)).toEqual([Infinity, Infinity]);
+    expect(usualGrace(plan, { ...metrics!, timeToBand: null }).map((f) => f.seconds)).toEqual([null, null, null]);
+    const both = tried(recordWith(...steadyRoom(20), ...heldAt(20)), 2);
+    expect(usualGrace(both.plan, both.trial.stages[0]!.metrics[0]!).map((f) => f.which)).toEqual(["", "h1", "c1"]);
   });
 });
 
