@@ -15,7 +15,7 @@ import { gracesOf, type Grace } from "./gracesOf";
 import { displayOf } from "./reader";
 import type { Run } from "./run";
 import type { Range } from "./range";
-import type { JudgedTally, StageTally } from "./stageTally";
+import type { Flows, JudgedTally, StageTally } from "./stageTally";
 import type { TrialTally } from "./tally";
 
 /** Lowest and highest, °C, and when, s. */
@@ -104,13 +104,13 @@ const extremes = (r: Range): Extremes => ({ low: r.low, high: r.high, lowAt: r.l
 
 /**
  * Works out the metrics of a finished trial for one thing that a band is for, over the stages in which it is.
- * @param after heat flows at the end of the last of the stages
+ * @param after what has flowed by the end of the last of the stages
  */
 function metricsFor(
   run: Run,
   seen: TrialTally,
   parts: readonly { stage: StageTally; judged: JudgedTally }[],
-  after: EnergyAccount,
+  after: Flows,
   whole: boolean,
 ): Metrics {
   const { input } = run;
@@ -226,10 +226,10 @@ function metricsFor(
     },
     controls,
     devices,
-    energy: energyBetween(first.stage.before, after),
+    energy: energyBetween(first.stage.before.energy, after.energy),
     fuelOutAt: seen.fuelOutAt,
     iceGoneAt: seen.iceGoneAt,
-    fuelBurned: chamber.heaters.reduce((all, h, i) => all + h.fuel - run.state.heaters[i]!.fuel, 0),
+    fuelBurned: after.fuel - first.stage.before.fuel,
     grace: parts.flatMap(({ stage, judged }) =>
       gracesOf(
         chamber.happenings.filter((h) => within(h, stage)),
@@ -258,7 +258,7 @@ export interface StageResult {
 /** The metrics of each stage that the trial came to, and those of the whole program for each thing that is judged. */
 export function metricsOf(run: Run, seen: TrialTally): { stages: StageResult[]; whole: Metrics[] } {
   const { dt, chamber } = run.input;
-  const end = seen.judgedEnergy;
+  const end = seen.judgedFlows;
   const after = (s: number) => seen.stages[s + 1]?.before ?? end;
   const stages = seen.stages.map((stage, s) => ({
     id: chamber.stages[stage.stage]!.id,

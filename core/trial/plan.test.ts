@@ -1,4 +1,4 @@
-import { addController, addDevice, addProbe, addVessel, plugDevice, seatProbe, splitController } from "../chamber";
+import { addController, addProbe, addVessel, plugDevice, seatProbe, splitController } from "../chamber";
 import type { ChamberRecord } from "../model";
 import { celsius, kelvins } from "../quantity";
 import { heldAt, keyedIn, recordWith, steadyRoom } from "../testing/build";

@@ -70,8 +70,15 @@ export interface StageTally {
   controls: ControlTally[];
   /** How far each vessel's product had come as it began, 0..1; null where it has no progress. */
   progress: (number | null)[];
-  /** Heat flows up to its beginning. */
-  before: EnergyAccount;
+  /** Heat flows, and fuel burned in kg, up to its beginning. */
+  before: Flows;
+}
+
+/** What has flowed up to a moment. */
+export interface Flows {
+  energy: EnergyAccount;
+  /** kg */
+  fuel: number;
 }
 
 /** A stretch in which a band stays as it is, s. */

@@ -1,5 +1,5 @@
 import { addVessel } from "../chamber";
-import type { ChamberRecord, Happening } from "../model";
+import type { ChamberRecord, Happening, StageEnd } from "../model";
 import { celsius } from "../quantity";
 import { heaterOf, heldAt, recordWith, steadyRoom, tried } from "../testing/build";
 import { usualGrace } from "./grace";
@@ -290,6 +290,25 @@ describe("what comes after the end of a program", () => {
     expect(at(0)).toEqual([1, 0, 0]);
     // What comes when all is over still belongs to the last one, which could not hold it.
     expect(at(130 * HOUR)).toEqual([0, 0, 1]);
+  });
+});
+
+describe("fuel", () => {
+  it("is shared out among the stages, and what burns after the end of the program is not counted", () => {
+    const drum = (...ends: StageEnd[]) =>
+      staged(
+        recordWith(set("cabinet", "kind", "drum")),
+        { band: [100, 110], ends: [after(2 * HOUR)] },
+        { band: [115, 125], ends },
+      );
+    const open = tried(drum(), 0.5).trial;
+    const parts = open.stages.map((s) => s.metrics[0]!.fuelBurned);
+    expect(parts.every((kg) => kg > 0.1)).toBe(true);
+    expect(open.metrics.fuelBurned).toBeCloseTo(parts[0]! + parts[1]!, 9);
+    const ended = tried(drum(after(3 * HOUR)), 0.5).trial;
+    expect(ended.metrics.fuelBurned).toBeLessThan(open.metrics.fuelBurned * 0.7);
+    // Burned kilograms give 29 MJ each, of which 85 in a hundred come out as heat.
+    expect(ended.metrics.energy.fire / (29e6 * 0.85)).toBeCloseTo(ended.metrics.fuelBurned, 3);
   });
 });
 

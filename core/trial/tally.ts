@@ -1,12 +1,12 @@
 import { judgedOf } from "../chamber";
 import { productObservable } from "../product";
-import { EnergySums, type EnergyAccount } from "./energy";
+import { EnergySums } from "./energy";
 import type { Range } from "./range";
 import { REVERSAL_WITHIN, SwitchLog } from "./events";
 import { displayOf } from "./reader";
 import type { Run, Watcher } from "./run";
 import { servingController } from "./serving";
-import { JudgedTally, settlingOf, type BandSpan, type StageTally } from "./stageTally";
+import { JudgedTally, settlingOf, type BandSpan, type Flows, type StageTally } from "./stageTally";
 import type { RunState } from "./state";
 import { channels, TraceBins, type Trace } from "./trace";
 
@@ -32,7 +32,7 @@ export class TrialTally implements Watcher {
   private readonly nodes: number[];
   private readonly displays: number[];
   private now!: StageTally;
-  private end: EnergyAccount | null = null;
+  private end: Flows | null = null;
   private shift = 0;
   private on = 0;
   private lastStop: "heat" | "cold" | null = null;
@@ -123,7 +123,7 @@ export class TrialTally implements Watcher {
       progress: chamber.vessels.map(
         ({ product }, v) => productObservable(product, "progress")?.of(state.products[v]!, product) ?? null,
       ),
-      before: this.energy.total(),
+      before: this.flowsBy(state),
     };
     this.stages.push(this.now);
     this.place(state);
@@ -237,7 +237,7 @@ export class TrialTally implements Watcher {
     this.share();
     this.bins.cut();
     this.now.to = state.step;
-    this.end = this.energy.total();
+    this.end = this.flowsBy(state);
   }
 
   /** What a controller holds; one that only watches is asked about everything. */
@@ -306,9 +306,14 @@ export class TrialTally implements Watcher {
     this.bins.finish(this.run.state.step);
   }
 
-  /** Heat flows up to the end of what is judged. */
-  get judgedEnergy(): EnergyAccount {
-    return this.end ?? this.energy.total();
+  private flowsBy({ heaters }: RunState): Flows {
+    const fuel = this.run.input.chamber.heaters.reduce((all, h, i) => all + h.fuel - heaters[i]!.fuel, 0);
+    return { energy: this.energy.total(), fuel };
+  }
+
+  /** What has flowed up to the end of what is judged. */
+  get judgedFlows(): Flows {
+    return this.end ?? this.flowsBy(this.run.state);
   }
 }
 
