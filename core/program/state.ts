@@ -89,6 +89,10 @@ function momentOf(end: StageEnd, plan: ProgramPlan, since: number): number {
 /** The ends that wait for something, by their number. */
 export const waitsFor = (stage: Stage): number[] => stage.ends.flatMap((end, i) => (end.kind === "reaches" ? [i] : []));
 
+/** Whether it has more than one stage, or one that ends: only then does anything of it ever change. */
+export const isProgrammed = ({ stages }: ProgramPlan): boolean =>
+  stages.length > 1 || stages[0]!.ends.length > 0 || stages[0]!.latest > 0;
+
 /** Whether any stage waits for something: only then has a program to be looked at at every step. */
 export const isWatchful = ({ stages }: ProgramPlan): boolean => stages.some((s) => waitsFor(s).length > 0);
 

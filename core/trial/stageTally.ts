@@ -36,6 +36,7 @@ export class JudgedTally {
   /** 1 where it left by the cold end, 0 elsewhere, at each crossing: lists of one kind keep the inner loop compiled. */
   readonly byCold: (0 | 1)[] = [];
   wasIn = false;
+  readonly node: number;
   /** Its band as it stands, °C. */
   low = Infinity;
   high = -Infinity;
@@ -46,7 +47,9 @@ export class JudgedTally {
     readonly controller: number,
     /** Where its own line, its probe's and its display's stand among what the trace tracks. */
     readonly lines: { product: number; probe: number; shown: number },
-  ) {}
+  ) {
+    this.node = judged.node;
+  }
 }
 
 /** What is seen of one controller in one stage: steps that its alarms sounded, and how far its probe ran on, K. */

@@ -1,5 +1,5 @@
 import { NO_READING, noOutput, onOffFamily, powerUp, type OnOffNumbers } from "../controller";
-import { isWatchful, nextMoment, takeDue, watch } from "../program";
+import { isProgrammed, isWatchful, nextMoment, takeDue, watch } from "../program";
 import { ROOM } from "./discretise";
 import { deskOf, stepHindered } from "./hindered";
 import { absorbed, settleIce, turnIce } from "./ice";
@@ -65,7 +65,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const productEvery = Math.max(1, Math.round(PRODUCT_STEP / dt));
   const out = noOutput();
   const look = lookInto(run);
-  const programmed = plan.stages.length > 1 || plan.stages[0]!.ends.length > 0 || plan.stages[0]!.latest > 0;
+  const programmed = isProgrammed(plan);
   const watchful = isWatchful(plan);
   // Held here, the inner loop asks no module and no global for them.
   const none = NO_READING;

@@ -2,6 +2,7 @@ import { judgedOf } from "../chamber";
 import { productObservable } from "../product";
 import { EnergySums } from "./energy";
 import type { Range } from "./range";
+import { isProgrammed } from "../program";
 import { REVERSAL_WITHIN, SwitchLog } from "./events";
 import { displayOf } from "./reader";
 import type { Run, Watcher } from "./run";
@@ -26,6 +27,8 @@ export class TrialTally implements Watcher {
   private readonly bins: TraceBins;
   private readonly dt: number;
   private readonly settling: number;
+  /** More than one stage, or one that ends: else no step asks for it. */
+  private readonly programmed: boolean;
   private readonly fires: number[];
   private readonly ices: number[];
   private readonly probes: number[];
@@ -50,6 +53,7 @@ export class TrialTally implements Watcher {
     const { chamber } = input;
     this.energy = new EnergySums(run);
     this.dt = input.dt;
+    this.programmed = isProgrammed(run.plan);
     this.settling = settlingOf(chamber.cabinet.kind);
     const numbers = (list: readonly unknown[], so: (i: number) => boolean) => list.map((_, i) => i).filter(so);
     this.fires = numbers(
@@ -152,26 +156,12 @@ export class TrialTally implements Watcher {
   }
 
   sample(state: RunState, room: number): void {
-    const { x, step, program } = state;
+    const { x, step } = state;
     if (this.bins.ends(step)) {
       this.share();
       this.bins.closeBin(step);
     }
-    if (program.stage !== this.now.stage) {
-      this.share();
-      this.bins.cut();
-      this.now.to = step;
-      this.now.dueAt = program.endedAt;
-      this.now.endedBy = program.endedBy;
-      this.begin(program.stage, state);
-    } else if (program.shift !== this.shift) this.place(state);
-    if (program.dueAt >= 0 && this.now.dueAt === null) {
-      this.now.dueAt = program.dueAt;
-      this.now.endedBy = program.dueBy;
-    }
-    // What comes after the end of the program is shown, and no longer judged.
-    if (program.finishedAt >= 0) {
-      this.close(state);
+    if (this.programmed && this.isOver(state)) {
       this.bins.add(state, room, state.controls.some(sounds));
       this.energy.add(state, room);
       if (state.on !== this.on) this.switched(state);
@@ -187,7 +177,7 @@ export class TrialTally implements Watcher {
     }
     for (let j = 0; j < judged.length; j++) {
       const tally = judged[j]!;
-      const product = x[tally.judged.node]!;
+      const product = x[tally.node]!;
       const inBand = product >= tally.low && product <= tally.high;
       if (inBand !== tally.wasIn) {
         tally.wasIn = inBand;
@@ -230,6 +220,26 @@ export class TrialTally implements Watcher {
       for (const h of this.fires) if (state.u[this.run.at.heater + h] === 0) this.fuelOutAt = step * this.dt;
     if (this.ices.length > 0 && this.iceGoneAt === null)
       for (const c of this.ices) if (state.coolers[c]!.ice === "water") this.iceGoneAt = step * this.dt;
+  }
+
+  /** Follows the program to its present stage and says whether it has ended: what comes after is no longer judged. */
+  private isOver(state: RunState): boolean {
+    const { step, program } = state;
+    if (program.stage !== this.now.stage) {
+      this.share();
+      this.bins.cut();
+      this.now.to = step;
+      this.now.dueAt = program.endedAt;
+      this.now.endedBy = program.endedBy;
+      this.begin(program.stage, state);
+    } else if (program.shift !== this.shift) this.place(state);
+    if (program.dueAt >= 0 && this.now.dueAt === null) {
+      this.now.dueAt = program.dueAt;
+      this.now.endedBy = program.dueBy;
+    }
+    if (program.finishedAt < 0) return false;
+    this.close(state);
+    return true;
   }
 
   private close(state: RunState): void {
