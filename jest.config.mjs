@@ -18,6 +18,7 @@ const shared = {
 const config = {
   // Few and long files: with one worker less than cores a core would idle.
   maxWorkers: "100%",
+  testSequencer: "<rootDir>/scripts/order.cjs",
   projects: [
     {
       ...shared,

@@ -75,9 +75,7 @@ function spanOf({ fileName, location: { start, end } }) {
 /** What is written before and after the place of a fault: a switch, or a note that it was met. */
 function around(m, k, looking) {
   if (m.mutatorName === "BlockStatement")
-    return looking
-      ? [`{faultSeen[${k}]=1;`, "}"]
-      : [`{if(faultNow===${k})${m.replacement}else`, "}"];
+    return looking ? [`{faultSeen[${k}]=1;`, "}"] : [`{if(faultNow===${k})${m.replacement}else`, "}"];
   return looking ? [`(faultSeen[${k}]=1,(`, "))"] : [`(faultNow===${k}?(${m.replacement}):(`, "))"];
 }
 
@@ -189,7 +187,10 @@ class Desk {
     if (this.file !== file || preset) this.leave();
     if (!this.child) {
       this.file = file;
-      this.child = fork(file, { stdio: "ignore", env: { ...process.env, ...(preset ? { FAULT: String(fault) } : {}) } });
+      this.child = fork(file, {
+        stdio: "ignore",
+        env: { ...process.env, ...(preset ? { FAULT: String(fault) } : {}) },
+      });
     }
     const { child } = this;
     const noticed = await new Promise((resolve) => {

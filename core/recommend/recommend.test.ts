@@ -100,9 +100,9 @@ describe("the best settings", () => {
     }
   });
 
-  it("of sixteen random chambers: what is given never fails in the chamber's own seasons at the usual step", () => {
+  it("of ten random chambers: what is given never fails in the chamber's own seasons at the usual step", () => {
     let given = 0;
-    for (const of of randomChambers(16, 4711)) {
+    for (const of of randomChambers(10, 4711)) {
       const { best } = run(of).found;
       if (!best) continue;
       given++;
@@ -117,7 +117,7 @@ describe("the best settings", () => {
         expect(metrics.reversals.perDay).toBeLessThanOrEqual(3.2);
       }
     }
-    expect(given).toBeGreaterThan(4);
+    expect(given).toBeGreaterThan(2);
   });
 
   it("are the same however the work is dealt, explained in two sentences, beside the present and both schools", () => {
