@@ -22,10 +22,10 @@ const colors: Record<Severity, string> = {
 export function VerdictTitle({ verdict }: { verdict: Verdict }) {
   const Icon = icons[verdict.severity];
   return (
-    <span className="inline-flex items-center gap-2 font-semibold">
+    <span className="inline-flex max-w-full items-center gap-2 font-semibold">
       <Icon size={20} className={`shrink-0 ${colors[verdict.severity]}`} aria-hidden />
       <span className="sr-only">{severityWords[verdict.severity]}: </span>
-      {verdict.title}
+      <span className="min-w-0 overflow-hidden text-ellipsis">{verdict.title}</span>
     </span>
   );
 }

@@ -1,6 +1,17 @@
 import type { Edit } from "../model";
+import { addDevice, describe as describeChamber, plugDevice } from "../chamber";
 import { celsius } from "../quantity";
-import { chamberWith, heaterOf, heldAt, plainTrial, probeAt, settingsOf, steadyRoom } from "../testing/build";
+import {
+  chamberWith,
+  heaterOf,
+  heldAt,
+  plainTrial,
+  probeAt,
+  recordWith,
+  settingsOf,
+  steadyRoom,
+} from "../testing/build";
+import { changed, set } from "../testing/configurations";
 import { marginsOf, measureRunOn, strayOf } from "./runOn";
 import { runTrial } from "./runTrial";
 
@@ -25,6 +36,21 @@ describe("run-on", () => {
       return measureRunOn(chamber, stage).cold!;
     };
     expect(cold("air")).toBeGreaterThan(cold("strapped"));
+  });
+
+  it("of two heaters each heats with its own power: which of them is named first changes nothing", () => {
+    const of = (first: number, second: number) => {
+      const record = changed(
+        recordWith(...heldAt(20), ...narrowBand, ...steadyRoom(18), heaterOf(first), probeAt("air")),
+        addDevice("heater"),
+        set("heater", "power", second, "h2"),
+        plugDevice("h2", { controller: "u1", outlet: "heat" }),
+      );
+      const chamber = describeChamber(record);
+      return measureRunOn(chamber, chamber.stages[0]!).heat!;
+    };
+    expect(of(90, 20)).toBeCloseTo(of(20, 90), 9);
+    expect(of(90, 90)).toBeGreaterThan(of(90, 20));
   });
 
   it("is what a trial shows after its compressor stops", () => {

@@ -16,7 +16,7 @@ export function Select<T extends string>({ label, options, value, onChoose, hint
   const id = useId();
   return (
     <div className="grid content-start gap-1">
-      <label htmlFor={id} className="font-semibold">
+      <label htmlFor={id} className="min-h-6 leading-tight font-semibold">
         {label}
       </label>
       <select
