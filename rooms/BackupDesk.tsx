@@ -5,6 +5,9 @@ import { useRef, useState } from "react";
 import { bringIn, readBackup, undo, useWorkshop, writeBackup, type BackupContents } from "@/workshop";
 import { download } from "@/parts/common";
 
+/** So many records that are left out are told one by one. */
+const SHOWN = 100;
+
 /** The whole workshop to one file, and back with a look at what it holds before anything is replaced. */
 export function BackupDesk() {
   const { records } = useWorkshop();
@@ -88,11 +91,14 @@ export function BackupDesk() {
               </li>
             ))}
             {contents.others.length > 0 && <li>preferences</li>}
-            {contents.damaged.map((d, i) => (
+            {contents.damaged.slice(0, SHOWN).map((d, i) => (
               <li key={`${d.name}${i}`} className="text-error">
-                {d.name}: damaged and left out ({d.problem})
+                {d.name}: left out ({d.problem})
               </li>
             ))}
+            {contents.damaged.length > SHOWN && (
+              <li className="text-error">and {contents.damaged.length - SHOWN} more that are left out</li>
+            )}
           </ul>
           <div className="flex flex-wrap gap-2">
             <button
@@ -103,9 +109,11 @@ export function BackupDesk() {
             >
               Bring the chambers in
             </button>
-            <button type="button" className="key" onClick={() => restore(true)}>
-              Replace the whole workshop{count > 0 ? ` (${count} ${count === 1 ? "chamber" : "chambers"} here)` : ""}
-            </button>
+            {contents.chambers.length > 0 && (
+              <button type="button" className="key" onClick={() => restore(true)}>
+                Replace the whole workshop{count > 0 ? ` (${count} ${count === 1 ? "chamber" : "chambers"} here)` : ""}
+              </button>
+            )}
             <button type="button" className="key border-transparent" onClick={() => setContents(null)}>
               Leave it
             </button>

@@ -1,3 +1,4 @@
+import { contradictions, describe } from "@/core/chamber";
 import { BACKUP_FORMAT, RECORD_VERSION, type BackupFile, type ChamberRecord, type WorkshopRecord } from "@/core/model";
 import { refuse, read, type Read } from "@/core/quantity";
 import { readRecord } from "./migrations";
@@ -28,21 +29,26 @@ export function readBackup(text: string): Read<BackupContents> {
   const { format, version, exportedAt, records } = (file ?? {}) as Record<string, unknown>;
   if (format !== BACKUP_FORMAT || !Array.isArray(records))
     return refuse("This is no workshop backup. Choose a file that was made with \u201cExport the workshop\u201d.");
-  if (typeof version !== "number" || version < 1 || version > RECORD_VERSION)
-    return refuse("This backup was made by a newer Gentle Crock. Update this one first.");
+  if (typeof version !== "number" || !Number.isSafeInteger(version) || version < 1)
+    return refuse("This backup is damaged: it does not say of which version it is. Take another copy of it.");
+  if (version > RECORD_VERSION) return refuse("This backup was made by a newer Gentle Crock. Update this one first.");
   const contents: BackupContents = {
     exportedAt: typeof exportedAt === "string" ? exportedAt : "",
     chambers: [],
     others: [],
     damaged: [],
   };
+  const taken = new Set<string>();
   records.forEach((raw: unknown, i) => {
-    const parsed = readRecord(raw);
+    const checked = checkedRecord(raw, taken);
     const name = (raw as { name?: unknown } | null)?.name;
-    if (!parsed.ok)
-      contents.damaged.push({ name: typeof name === "string" ? name : `Record ${i + 1}`, problem: parsed.problem });
-    else if (parsed.record.kind === "chamber") contents.chambers.push(parsed.record);
-    else contents.others.push(parsed.record);
+    if (!checked.ok)
+      contents.damaged.push({
+        name: typeof name === "string" && name.trim() ? name.slice(0, 60) : `Record ${i + 1}`,
+        problem: checked.problem,
+      });
+    else if (checked.value.kind === "chamber") contents.chambers.push(checked.value);
+    else contents.others.push(checked.value);
   });
   if (contents.chambers.length + contents.others.length === 0)
     return refuse(
@@ -51,4 +57,18 @@ export function readBackup(text: string): Read<BackupContents> {
         : "This backup is empty: there is nothing to bring back.",
     );
   return read(contents);
+}
+
+/** A record of a file by the rules of what is typed: its form, what contradicts itself, and its own place. */
+function checkedRecord(raw: unknown, taken: Set<string>): Read<WorkshopRecord> {
+  const parsed = readRecord(raw);
+  if (!parsed.ok) return refuse(parsed.problem);
+  const { record } = parsed;
+  if (taken.has(record.id)) return refuse("another record of this file stands in its place");
+  if (record.kind === "chamber") {
+    const [problem] = contradictions(describe(record));
+    if (problem) return refuse(problem);
+  }
+  taken.add(record.id);
+  return read(record);
 }

@@ -1,7 +1,5 @@
-import { RECORD_VERSION, type ChamberRecord, type PreferencesRecord } from "@/core/model";
+import { PREFERENCES_ID, RECORD_VERSION, type ChamberRecord, type PreferencesRecord } from "@/core/model";
 import { isQuick } from "@/core/trial";
-
-export const PREFERENCES_ID = "preferences";
 
 /** Regions that use degrees Fahrenheit and gallons in the kitchen. */
 const FAHRENHEIT = /[-_](US|LR|MM|BS|BZ|KY|PW|FM|MH)\b/i;

@@ -2,9 +2,16 @@ import { nanoid } from "nanoid";
 import { useEffect } from "react";
 import { create } from "zustand";
 import { newChamber, tryChange, tryEdits, type Change } from "@/core/chamber";
-import { type ChamberRecord, type Edit, type PreferencesRecord, type Station, type WorkshopRecord } from "@/core/model";
+import {
+  PREFERENCES_ID,
+  type ChamberRecord,
+  type Edit,
+  type PreferencesRecord,
+  type Station,
+  type WorkshopRecord,
+} from "@/core/model";
 import { forget, nextOn, remember, type RecordDiff, type History } from "./history";
-import { firstPreferences, PREFERENCES_ID } from "./preferences";
+import { firstPreferences } from "./preferences";
 import { dropQuarantined, readAll, readOne, write, type Quarantined } from "./storage";
 import { openLine, type Line } from "./tabs";
 import { Writer } from "./writer";

@@ -4,8 +4,18 @@ import * as z from "zod";
 export const temperatureField = (low = -60, high = 400) => z.number().min(low).max(high).brand<"Temperature">();
 /** A temperature difference in K. */
 export const differenceField = (low = -50, high = 50) => z.number().min(low).max(high).brand<"TemperatureDifference">();
+/**
+ * A name that nobody reads: letters, figures, hyphen and underscore, so that it stands in an address, a key and a path as
+ * it is; and none that every object has already, since records and settings are looked up by it.
+ */
+export const nameField = (most: number) =>
+  z
+    .string()
+    .regex(/^[A-Za-z0-9_-]+$/, "A name is made of letters, figures, hyphens and underscores.")
+    .max(most)
+    .refine((name) => !(name in Object.prototype), "This name is taken.");
 /** Name of an entry of a list, unique within its record; edits and happenings speak of entries by it. */
-export const idField = z.string().min(1).max(40);
+export const idField = nameField(40);
 export const quantityField = (low: number, high: number) => z.number().min(low).max(high);
 
 /** Where a value that differs from its default came from. */

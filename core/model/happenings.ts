@@ -50,10 +50,21 @@ export const happening = z.discriminatedUnion("kind", [
 export type Happening = z.infer<typeof happening>;
 export type HappeningKind = Happening["kind"];
 
+/** Ten years, s. */
+const LONGEST_SERIES = 10 * 366 * 86_400;
+
 /** A recorded room: seconds from the start of the trial and °C, in the order of time. */
-export const roomSeries = z.strictObject({
-  name: z.string().max(80),
-  seconds: z.array(z.number().min(0)).min(2).max(20_000),
-  temperatures: z.array(temperatureField(-60, 80)).min(2).max(20_000),
-});
+export const roomSeries = z
+  .strictObject({
+    name: z.string().max(80),
+    seconds: z.array(z.number().min(0).max(LONGEST_SERIES)).min(2).max(20_000),
+    temperatures: z.array(temperatureField(-60, 80)).min(2).max(20_000),
+  })
+  .superRefine(({ seconds, temperatures }, context) => {
+    const say = (path: (string | number)[], message: string) => context.addIssue({ code: "custom", path, message });
+    if (seconds.length !== temperatures.length)
+      say(["temperatures"], `There are ${temperatures.length} temperatures for ${seconds.length} times.`);
+    const back = seconds.findIndex((t, i) => i > 0 && t <= seconds[i - 1]!);
+    if (back > 0) say(["seconds", back], "Each time has to be later than the one before.");
+  });
 export type RoomSeries = z.infer<typeof roomSeries>;

@@ -1,5 +1,5 @@
 import * as z from "zod";
-import { idField, sparse } from "./fields";
+import { idField, nameField, sparse } from "./fields";
 import { happening, roomSeries } from "./happenings";
 import { brokenReferences } from "./references";
 import { sectionShapes as shapes } from "./sections";
@@ -13,7 +13,7 @@ export const stations = ["job", "box", "heat", "probe", "settings"] as const;
 export type Station = (typeof stations)[number];
 
 const envelope = {
-  id: z.string().min(1).max(64),
+  id: nameField(64),
   schemaVersion: z.literal(RECORD_VERSION),
   /** Rises by one with every stored change; two tabs compare it before they write. */
   revision: z.int().min(0),
@@ -92,7 +92,12 @@ export const chamberFields = z.strictObject({
   happenings: z.array(happening).max(60),
 });
 export type ChamberRecord = z.infer<typeof chamberFields>;
+/** The record of the preferences; no chamber may stand in its place. */
+export const PREFERENCES_ID = "preferences";
+
 export const chamberRecord = chamberFields.superRefine((record, context) => {
+  if (record.id === PREFERENCES_ID)
+    context.addIssue({ code: "custom", path: ["id"], message: "This name is that of the preferences." });
   for (const { path, message } of brokenReferences(record)) context.addIssue({ code: "custom", path, message });
 });
 
@@ -100,6 +105,7 @@ export const trialLengths = [0.25, 0.5, 1, 3, 7, 14, 30, 60] as const;
 
 export const preferencesRecord = z.strictObject({
   ...envelope,
+  id: z.literal(PREFERENCES_ID),
   kind: z.literal("preferences"),
   scale: z.enum(["C", "F"]),
   system: z.enum(["metric", "customary"]),

@@ -13,16 +13,20 @@ export function multiply(a: Matrix, b: Matrix, n: number): Matrix {
 }
 
 const TERMS = 18;
+/** Norm beyond which squaring again and again would only lose digits: a network of 1e12 rates a step is none. */
+const LARGEST = 1e12;
 
 /**
  * Matrix exponential by scaling and squaring of the Taylor series (Golub and Van Loan, Matrix Computations, ch. 9.3):
  * the argument is halved until its norm is below ½, where 18 terms reach double precision.
+ * @throws RangeError where the argument is not finite, or so large that no double holds the answer
  */
 export function exponential(a: Matrix, n: number): Matrix {
   let norm = 0;
   for (let i = 0; i < n; i++) {
     let row = 0;
     for (let j = 0; j < n; j++) row += Math.abs(a[i * n + j]!);
+    if (!(row < LARGEST)) throw new RangeError("A matrix with such entries has no exponential.");
     norm = Math.max(norm, row);
   }
   const squarings = norm > 0.5 ? Math.ceil(Math.log2(norm / 0.5)) : 0;

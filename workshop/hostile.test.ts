@@ -1,0 +1,111 @@
+import type { ChamberRecord } from "@/core/model";
+import { recordWith } from "@/core/testing/build";
+import { hollinMill } from "@/demo";
+import { readBackup, writeBackup } from "./backup";
+import { readRecord } from "./migrations";
+import { firstPreferences } from "./preferences";
+
+const NOW = "2026-11-01T10:00:00.000Z";
+type Raw = Record<string, unknown>;
+/** A file with these records, written as somebody else's program might. */
+const file = (...records: unknown[]) =>
+  JSON.stringify({ format: "gentle-crock-workshop", version: 3, exportedAt: NOW, records });
+const raw = (change: (r: Raw) => void = () => undefined): Raw => {
+  const record = JSON.parse(JSON.stringify({ ...recordWith(), name: "Attacked" })) as Raw;
+  change(record);
+  return record;
+};
+/** What a file with one good and one bad record gives: the good one whole, the bad one by name with its reason. */
+const refused = (bad: unknown): string => {
+  const read = readBackup(file({ ...recordWith(), id: "good" }, bad));
+  if (!read.ok) throw new Error(read.problem);
+  expect(read.value.chambers.map((c) => c.id)).toEqual(["good"]);
+  expect(read.value.damaged).toHaveLength(1);
+  return read.value.damaged[0]!.problem;
+};
+
+describe("what no record may be", () => {
+  it.each<[string, (r: Raw) => void, RegExp]>([
+    ["a box without room in it", (r) => (r.cabinet = { depth: { value: 0.1, origin: "typed" } }), /hardly any room/],
+    ["a coldest above the warmest", (r) => (r.room = { low: { value: 39, origin: "typed" } }), /coldest is above/],
+    [
+      "a recorded room with columns of unequal length",
+      (r) => (r.roomSeries = { name: "x", seconds: [0, 60, 120], temperatures: [20, 21] }),
+      /^roomSeries › temperatures: There are 2 temperatures for 3 times/,
+    ],
+    [
+      "a recorded room that goes back in time",
+      (r) => (r.roomSeries = { name: "x", seconds: [0, 60, 60], temperatures: [20, 21, 22] }),
+      /^roomSeries › seconds › 2: Each time has to be later/,
+    ],
+    ["a version of −1e308", (r) => (r.schemaVersion = -1e308), /of which version/],
+    ["a version of 0", (r) => (r.schemaVersion = 0), /of which version/],
+    ["half a version", (r) => (r.schemaVersion = 1.5), /of which version/],
+    ["no version", (r) => delete r.schemaVersion, /of which version/],
+    ["a version that is a word", (r) => (r.schemaVersion = "3"), /of which version/],
+    ["a version to come", (r) => (r.schemaVersion = 4), /newer Gentle Crock/],
+    ["a name that every object has", (r) => (r.id = "constructor"), /^id: This name is taken/],
+    ["another that every object has", (r) => (r.id = "__proto__"), /^id: This name is taken/],
+    ["the name of the preferences", (r) => (r.id = "preferences"), /^id: This name is that of the preferences/],
+    ["a name that ends an address", (r) => (r.id = "a&at=box"), /^id: A name is made of letters/],
+    ["an empty name", (r) => (r.id = ""), /^id: A name is made of letters/],
+    [
+      "settings of a controller that every object has",
+      (r) => ((r.stages as Raw[])[0]!.settings = { toString: {} }),
+      /name|key|recognized|Invalid/i,
+    ],
+    [
+      "twenty thousand stages",
+      (r) => (r.stages = Array.from({ length: 20_000 }, (_, i) => ({ id: `s${i}`, stage: {}, settings: {} }))),
+      /^stages: /,
+    ],
+    ["a number beyond all numbers", (r) => (r.cabinet = { height: { value: 1e999, origin: "typed" } }), /^cabinet/],
+  ])("%s", (_, change, reason) => {
+    expect(refused(raw(change))).toMatch(reason);
+  });
+
+  it.each([null, 7, "record", [], {}, { kind: "chamber" }])("%j is no record at all", (bad) => {
+    expect(refused(bad)).not.toBe("");
+  });
+
+  it("twins of one name: the first comes in, the second is refused by its own", () => {
+    const read = readBackup(file({ ...recordWith(), name: "First" }, { ...recordWith(), name: "Second" }));
+    expect(read.ok && read.value.chambers.map((c) => c.name)).toEqual(["First"]);
+    expect(read.ok && read.value.damaged).toEqual([
+      { name: "Second", problem: "another record of this file stands in its place" },
+    ]);
+  });
+
+  it("one that is refused does not take the place of a good one", () => {
+    const bad = raw((r) => (r.room = { low: { value: 39, origin: "typed" } }));
+    const read = readBackup(file(bad, { ...recordWith(), name: "Good" }));
+    expect(read.ok && read.value.chambers.map((c) => c.name)).toEqual(["Good"]);
+  });
+
+  it("a file of a version that is none is damaged, not newer", () => {
+    for (const version of [-1e308, 0, 1.5, "3", null])
+      expect(readBackup(JSON.stringify({ format: "gentle-crock-workshop", version, records: [] }))).toMatchObject({
+        problem: expect.stringMatching(/damaged/) as string,
+      });
+  });
+
+  it("what is refused is named shortly, whatever stands in its name", () => {
+    const read = readBackup(
+      file({ ...recordWith(), id: "good" }, { ...raw(), name: "x".repeat(1e5), id: "" }, { name: " " }),
+    );
+    expect(read.ok && read.value.damaged.map((d) => d.name)).toEqual(["x".repeat(60), "Record 3"]);
+  });
+});
+
+describe("what the application writes", () => {
+  it("is read again whole: demo, preferences and all", () => {
+    const records = [...hollinMill(), firstPreferences("en-GB", NOW)];
+    const read = readBackup(writeBackup(records, NOW));
+    expect(read.ok && read.value.damaged).toEqual([]);
+    for (const record of records) expect(readRecord(record)).toEqual({ ok: true, record });
+  });
+  it("keeps the name of a chamber that stands in an address", () => {
+    const record: ChamberRecord = { ...recordWith(), id: "Az09_-" };
+    expect(readRecord(record).ok).toBe(true);
+  });
+});
