@@ -24,7 +24,7 @@ export type Origin = z.infer<typeof originField>;
 
 /** Shape of a section's record: only what differs from the defaults, each value with its origin. */
 export type SparseShape<S extends z.ZodRawShape> = {
-  [K in keyof S]: z.ZodOptional<z.ZodObject<{ value: S[K]; origin: typeof originField }>>;
+  [K in keyof S]: z.ZodOptional<z.ZodObject<{ value: S[K]; origin: typeof originField }, z.core.$strict>>;
 };
 
 /** Turns the full shape of a section into the shape that is stored. */
@@ -32,7 +32,7 @@ export function sparse<S extends z.ZodRawShape>(shape: S): z.ZodObject<SparseSha
   const stored = Object.fromEntries(
     Object.entries(shape).map(([name, field]) => [
       name,
-      z.object({ value: field as z.ZodType, origin: originField }).optional(),
+      z.strictObject({ value: field as z.ZodType, origin: originField }).optional(),
     ]),
   );
   return z.strictObject(stored) as unknown as z.ZodObject<SparseShape<S>>;
