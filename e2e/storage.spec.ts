@@ -1,5 +1,8 @@
 import { readFile } from "node:fs/promises";
+import { newChamber } from "../core/chamber";
 import { expect, fill, makeChamber, openDemo, stored, test, trialDone } from "./fixtures";
+
+const NOW = "2026-11-01T10:00:00.000Z";
 
 test("the latest acknowledged state survives a killed page", async ({ context, page }) => {
   await openDemo(page);
@@ -71,6 +74,40 @@ test("the workshop goes to one file and comes back on an empty profile", async (
   await there.keyboard.press("1");
   await expect(there.getByRole("textbox", { name: "Start temperature" })).toHaveValue("17.5");
   await fresh.close();
+});
+
+test("three hundred chambers are said to be back only once all of them are stored", async ({ context, page }) => {
+  const records = Array.from({ length: 300 }, (_, i) => ({
+    ...newChamber(`many-${i}`, `Number ${i}`, NOW),
+    demo: false,
+  }));
+  const file = { format: "gentle-crock-workshop", version: 3, exportedAt: NOW, records };
+  await page.goto("/preferences");
+  await page.getByLabel("Look into a backup").setInputFiles({
+    name: "many.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(JSON.stringify(file)),
+  });
+  await page.getByRole("button", { name: "Bring the chambers in" }).click();
+  await page.getByText("300 chambers are back.").waitFor({ timeout: 60_000 });
+  // The page dies as the words stand.
+  const session = await context.newCDPSession(page);
+  session.send("Page.crash").catch(() => undefined);
+  await page.waitForEvent("crash");
+  const again = await context.newPage();
+  await again.goto("/preferences");
+  const kept = await again.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const asked = indexedDB.open("gentle-crock");
+        asked.onerror = () => reject(new Error("the store does not open"));
+        asked.onsuccess = () => {
+          const keys = asked.result.transaction("workshop").objectStore("workshop").getAllKeys();
+          keys.onsuccess = () => resolve(keys.result.filter((k) => String(k).startsWith("record:many-")).length);
+        };
+      }),
+  );
+  expect(kept).toBe(300);
 });
 
 test("a restore can be undone, and a damaged backup changes nothing", async ({ page }) => {

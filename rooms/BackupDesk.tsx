@@ -2,7 +2,7 @@
 
 import { Download, Upload } from "lucide-react";
 import { useRef, useState } from "react";
-import { bringIn, readBackup, undo, useWorkshop, writeBackup, type BackupContents } from "@/workshop";
+import { bringIn, readBackup, undo, useWorkshop, writeBackup, type BackupContents, type SaveState } from "@/workshop";
 import { download } from "@/parts/common";
 
 /** So many records that are left out are told one by one. */
@@ -13,7 +13,9 @@ export function BackupDesk() {
   const { records } = useWorkshop();
   const [contents, setContents] = useState<BackupContents | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [done, setDone] = useState<string | null>(null);
+  const save = useWorkshop((s) => s.save);
+  /** How many chambers were brought in last. */
+  const [brought, setBrought] = useState<number | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const count = Object.values(records).filter((r) => r.kind === "chamber").length;
 
@@ -24,7 +26,7 @@ export function BackupDesk() {
   const look = async (file: File | undefined) => {
     setContents(null);
     setProblem(null);
-    setDone(null);
+    setBrought(null);
     if (!file) return;
     const read = readBackup(await file.text());
     if (read.ok) setContents(read.value);
@@ -37,7 +39,7 @@ export function BackupDesk() {
       .filter((r) => r.kind === "chamber")
       .map((r) => r.id);
     bringIn(incoming, "backup brought in", replaceAll ? gone : []);
-    setDone(`${contents.chambers.length === 1 ? "One chamber is" : `${contents.chambers.length} chambers are`} back.`);
+    setBrought(contents.chambers.length);
     setContents(null);
     if (input.current) input.current.value = "";
   };
@@ -120,15 +122,15 @@ export function BackupDesk() {
           </div>
         </div>
       )}
-      {done && (
+      {brought !== null && (
         <p role="status" className="flex items-center gap-3">
-          {done}
+          {backWords(brought, save)}
           <button
             type="button"
             className="key"
             onClick={() => {
               undo();
-              setDone(null);
+              setBrought(null);
             }}
           >
             Undo
@@ -137,4 +139,12 @@ export function BackupDesk() {
       )}
     </section>
   );
+}
+
+/** What is said of chambers that were brought in: that they are back only once the store has acknowledged all of them. */
+function backWords(count: number, save: SaveState): string {
+  const them = count === 1 ? "One chamber" : `${count} chambers`;
+  if (save === "saved") return `${them} ${count === 1 ? "is" : "are"} back.`;
+  if (save === "saving") return `Storing ${count === 1 ? "one chamber" : them} \u2026 keep this page open.`;
+  return `${them} ${count === 1 ? "stands" : "stand"} on the shelf of this page, but could not be stored yet. It is tried again: keep this page open.`;
 }
