@@ -50,6 +50,10 @@ const daysTo = (share: number, kind: "ale" | "lager", t: number): number => {
   return minutes / 1440;
 };
 
+it.each(["ale", "lager", "farmhouse", "hold"] as const)("%s has no typed curve before anybody types one", (kind) => {
+  expect(productDefaults(kind).heatCurve).toEqual([]);
+});
+
 describe("the course of a fermentation", () => {
   // Closed form at a steady temperature, written out anew: a lag of 0.5 d at 20 °C, then the logistic
   // p = 1/(1 + 99·e^(−k·t)) from 1 %, both faster by 2.3 for 10 K (docs/sources.md).

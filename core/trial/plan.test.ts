@@ -120,6 +120,17 @@ describe("what is said of a plan", () => {
     const [unit, watcher] = unitsOf(plan, plan.stages[0]!);
     expect(planFindings(unit!, "C").map((f) => f.id)).toEqual(["heat-leaves-band"]);
     expect(planFindings(watcher!, "C")).toEqual([]);
+    // Nor of an alarm that it could not be set to: nothing hangs on it.
+    const short = planOf(
+      changed(
+        watcherBeside(),
+        set("unit", "setpointLow", celsius(18), "u2"),
+        set("unit", "setpointLow", celsius(18), "u1"),
+      ),
+    );
+    const [first, second] = unitsOf(short, short.stages[0]!);
+    expect(planFindings(first!, "C").map((f) => f.id)).toContain("cannot-set");
+    expect(planFindings(second!, "C")).toEqual([]);
     expect(planSentence(unit!, "F")[0]).toMatch(/°F/);
     expect(planSentence(watcher!, "C")[0]).toMatch(/only watches/);
   });

@@ -312,6 +312,61 @@ describe("fuel", () => {
   });
 });
 
+describe("when a fire's fuel is used up", () => {
+  it("is the moment by which its usable share has burned", () => {
+    const record = recordWith(
+      set("cabinet", "kind", "drum"),
+      set("heater", "fuel", 1.5),
+      set("stage", "low", 110),
+      set("stage", "high", 125),
+    );
+    const { fuelOutAt } = tried(record, 1).trial.metrics;
+    expect(fuelOutAt).toBeGreaterThan(HOUR);
+    const burned = (until: number) => tried(record, until / DAY).trial.metrics.fuelBurned / 1.5;
+    expect(burned(fuelOutAt! + 60)).toBeCloseTo(0.9, 2);
+    expect(burned(fuelOutAt! - 600)).toBeLessThan(0.9 - 0.005);
+  });
+});
+
+describe("a chase in one stage", () => {
+  it("is told of that one alone", () => {
+    const record = changed(
+      staged(
+        recordWith(...steadyRoom(22), ...heldAt(20), heaterOf(60), set("probe", "place", "air")),
+        { band: [18, 22], ends: [after(2 * DAY)] },
+        { band: [18, 22] },
+      ),
+      set("settings", "heatingDifferential", 0.3, "u1", "s1"),
+      set("settings", "coolingDifferential", 0.3, "u1", "s1"),
+      set("settings", "heatingDifferential", 6, "u1", "s2"),
+      set("settings", "coolingDifferential", 1.5, "u1", "s2"),
+    );
+    const { stages, metrics } = tried(record, 4).trial;
+    const [chasing, calm] = stages.map((s) => s.metrics[0]!.reversals);
+    expect(chasing!.perDay).toBeGreaterThan(5);
+    expect(calm!.count).toBeLessThanOrEqual(1);
+    expect(metrics.reversals.count).toBe(chasing!.count + calm!.count);
+  });
+});
+
+describe("an alarm after the end of a program", () => {
+  it("stands in the trace, and in no figure", () => {
+    const record: ChamberRecord = {
+      ...changed(
+        staged(recordWith(...steadyRoom(12), ...heldAt(20)), { band: [18, 22], ends: [after(20 * HOUR)] }),
+        set("unit", "alarms", "absolute"),
+        set("settings", "lowAlarm", celsius(17.5), "u1", "s1"),
+      ),
+      happenings: [{ kind: "heaterCutOut", id: "a", which: "h1", at: 21 * HOUR, lasting: 0 }],
+    };
+    const { trace, metrics } = tried(record, 4).trial;
+    // At its start the display is low for some minutes; what the cut does comes too late to be counted.
+    expect(metrics.alarm.low).toBe(tried({ ...record, happenings: [] }, 4).trial.metrics.alarm.low);
+    const late = Math.ceil((24 * HOUR) / trace.width);
+    expect(Array.from(trace.alarm.slice(late)).filter((share) => share > 0).length).toBeGreaterThan(20);
+  });
+});
+
 describe("a stage that is due and waits for somebody", () => {
   it("is said to be due though nobody has come by the end of the trial", () => {
     const record = changed(
