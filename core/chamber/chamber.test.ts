@@ -1,3 +1,4 @@
+import type { ChamberRecord, Edit } from "../model";
 import { celsius } from "../quantity";
 import { chamberWith, recordWith, steadyRoom } from "../testing/build";
 import {
@@ -120,6 +121,20 @@ describe("edits", () => {
     const record = recordWith({ section: "stage", field: "target", value: celsius(20.5) });
     const moved = tryEdits(record, [low(14), { section: "stage", field: "high", value: celsius(16) }]);
     expect(moved.ok && moved.value.stages[0]!.stage.target).toBeUndefined();
+  });
+
+  it("free the typed target of a vessel's own band too, by what moves it, and no other", () => {
+    const band = (field: string, value: number | undefined) =>
+      ({ section: "band", field, id: "v1", value: value === undefined ? value : celsius(value) }) as Edit;
+    const record = recordWith(band("low", 18), band("high", 22), band("target", 21));
+    const target = (r: ChamberRecord) => r.vessels[0]!.band.target?.value;
+    const moved = tryEdits(record, [band("low", 10), band("high", 14)]);
+    expect(moved.ok && target(moved.value)).toBeUndefined();
+    const within = tryEdits(record, [band("low", 19)]);
+    expect(within.ok && target(within.value)).toBe(21);
+    // A target that is typed outside of its band is refused, not put back in silence.
+    const outside = tryEdits(record, [band("target", 30)]);
+    expect(!outside.ok && outside.problem).toMatch(/target has to lie between/);
   });
 
   it("know every contradiction", () => {

@@ -26,12 +26,14 @@ import {
   isOnePlate,
   isRound,
   isSmoker,
+  jobs,
   midWallArea,
   newHappening,
   outsideArea,
   sealLength,
   standDevice,
   thermalDefaults,
+  tryEdits,
   vesselSize,
   vesselSurface,
   wallConductance,
@@ -139,6 +141,45 @@ describe("parameters of a box follow its measures", () => {
       if (kind === "drum") expect(two.openToRoom / one.openToRoom).toBeCloseTo(outside, 9);
     },
   );
+
+  it("the boxes that have no reference of their own size: each figure over the measures that it was taken at", () => {
+    // The figures of docs/sources.md with the measures that they belong to (engineering estimates).
+    const [foam, drum] = [of("foam"), of("drum")];
+    const inside = insideOf(foam);
+    expect(shellOf(foam)).toMatchObject({
+      airCapacity: (150 * inside.volume) / 0.0525,
+      liningCapacity: (900 * inside.area) / 0.645,
+      airToLining: expect.closeTo((6.9 * inside.area) / 0.86, 9) as number,
+      airToRoom: expect.closeTo((0.15 * sealLength(foam)) / 1.9, 9) as number,
+      openToRoom: 6,
+      filmToAir: 8.7,
+      filmToLining: 3.35,
+    });
+    const steel = outsideArea(drum) / 2.086;
+    expect(shellOf(drum)).toMatchObject({
+      airCapacity: expect.closeTo((300 * insideOf(drum).volume) / 0.2221, 9) as number,
+      liningCapacity: 11_000 * steel,
+      airToLining: 28 * steel,
+      liningToRoom: 26 * steel,
+      airToRoom: 4 * steel,
+      openToRoom: 55 * steel,
+      filmToAir: 13,
+    });
+    expect(shellOf(of("brick"))).toMatchObject({
+      airCapacity: 1250 * insideOf(of("brick")).volume,
+      airToLining: 12 * insideOf(of("brick")).area,
+      airToRoom: 4,
+      openToRoom: 80,
+      filmToAir: 11,
+      filmToLining: 3,
+    });
+    expect(shellOf(of("jacketed"))).toMatchObject({
+      airCapacity: 60,
+      airToLining: 0.4,
+      airToRoom: 0.05,
+      filmToLining: 25,
+    });
+  });
 
   it("a fan lays its wind on walls and vessels, and its own heat into the air", () => {
     const gain = (kind: CabinetKind) => {
@@ -358,6 +399,17 @@ describe("usual values of happenings", () => {
     expect(made("coldFails")).toMatchObject({ which: "c1", lasting: 0 });
   });
 });
+
+it.each(jobs.map((j) => [j.id, j] as const))(
+  "the job %s can be done in every box that it is offered",
+  (_, { boxes, edits }) => {
+    expect(boxes.length).toBeGreaterThan(0);
+    for (const kind of boxes) {
+      const tried = tryEdits(recordWith(), [set("cabinet", "kind", kind), ...edits]);
+      expect(tried.ok ? "" : tried.problem).toBe("");
+    }
+  },
+);
 
 it("round boxes are round", () => {
   expect(cabinetKinds.filter(isRound)).toEqual(expect.arrayContaining(["crock", "kettle", "drum", "jacketed"]));
