@@ -6,9 +6,10 @@ import { settleConflict, useWorkshop } from "@/workshop";
 
 /** What has to be known at once: a conflict between two tabs, a second tab, records set aside. */
 export function Notices() {
-  const { conflict, company, quarantine, records } = useWorkshop();
+  const { conflicts, company, quarantine, records } = useWorkshop();
   const [companySeen, setCompanySeen] = useState(false);
   const [quarantineSeen, setQuarantineSeen] = useState(false);
+  const [conflict] = conflicts;
   const mine = conflict ? records[conflict.id] : undefined;
   const name = mine?.kind === "chamber" ? mine.name : "This record";
   return (
@@ -22,11 +23,12 @@ export function Notices() {
           <p className="grow">
             <strong>{name}</strong> was changed in another tab{conflict.theirs ? "" : " (removed there)"} while you
             changed it here. Nothing is lost yet: which one counts?
+            {conflicts.length > 1 && ` ${conflicts.length - 1} more will be asked about after it.`}
           </p>
-          <button type="button" className="key" onClick={() => void settleConflict("theirs")}>
+          <button type="button" className="key" onClick={() => void settleConflict(conflict.id, "theirs")}>
             Take the other tab&rsquo;s
           </button>
-          <button type="button" className="key key-strong" onClick={() => void settleConflict("mine")}>
+          <button type="button" className="key key-strong" onClick={() => void settleConflict(conflict.id, "mine")}>
             Keep what is here
           </button>
         </div>

@@ -43,7 +43,7 @@ beforeEach(async () => {
     "clear",
   );
   setPreferences({ demoSeeded: false });
-  useWorkshop.setState({ past: [], future: [], conflict: null });
+  useWorkshop.setState({ past: [], future: [], conflicts: [] });
   await quiet();
 });
 
@@ -170,13 +170,54 @@ describe("another tab", () => {
     elsewhere(id, "Theirs");
     editChamber(id, setpoint(19), "setpoint");
     await quiet();
-    expect(useWorkshop.getState().conflict?.id).toBe(id);
+    expect(useWorkshop.getState().conflicts.map((c) => c.id)).toEqual([id]);
     expect(storage.shelf.get(id)).toMatchObject({ name: "Theirs" });
-    await settleConflict(keep);
+    await settleConflict(id, keep);
     await quiet();
     expect(settingOf(id)).toBe(value);
     expect(storage.shelf.get(id)).toMatchObject({ name });
-    expect(useWorkshop.getState().conflict).toBeNull();
+    expect(useWorkshop.getState().conflicts).toEqual([]);
+  });
+
+  it("asks about each of several records, and settling one leaves the others asked", async () => {
+    const [a, b] = [own("A"), own("B")];
+    await quiet();
+    elsewhere(a, "A elsewhere");
+    elsewhere(b, "B elsewhere");
+    editChamber(a, setpoint(19), "setpoint");
+    editChamber(b, setpoint(18), "setpoint");
+    await quiet();
+    expect(useWorkshop.getState().conflicts.map((c) => c.id)).toEqual([a, b]);
+    await settleConflict(b, "mine");
+    await quiet();
+    expect(useWorkshop.getState().conflicts.map((c) => c.id)).toEqual([a]);
+    await settleConflict(a, "theirs");
+    await quiet();
+    expect([chamberById(a)?.name, chamberById(b)?.name]).toEqual(["A elsewhere", "B"]);
+    expect([settingOf(a), settingOf(b)]).toEqual([undefined, 18]);
+    await settleConflict(a, "mine");
+    expect(chamberById(a)?.name).toBe("A elsewhere");
+  });
+
+  it("an edit that comes while the other's version is fetched is neither lost nor does it overwrite: it is asked about", async () => {
+    const id = own();
+    await quiet();
+    elsewhere(id, "Theirs");
+    editChamber(id, setpoint(19), "setpoint");
+    await quiet();
+    const taking = settleConflict(id, "theirs");
+    // The hand is quicker than the store.
+    editChamber(id, setpoint(17), "setpoint");
+    await taking;
+    await quiet();
+    expect(settingOf(id)).toBe(17);
+    expect(useWorkshop.getState().conflicts.map((c) => c.id)).toEqual([id]);
+    expect(storage.shelf.get(id)).toMatchObject({ name: "Theirs" });
+    await settleConflict(id, "mine");
+    await quiet();
+    expect(settingOf(id)).toBe(17);
+    const kept = storage.shelf.get(id);
+    expect(kept?.kind === "chamber" && kept.stages[0]!.settings.u1?.setpoint?.value).toBe(17);
   });
 });
 

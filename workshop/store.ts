@@ -30,7 +30,8 @@ interface WorkshopState extends History {
   preferences: PreferencesRecord;
   quarantine: Quarantined[];
   save: SaveState;
-  conflict: Conflict | null;
+  /** In the order in which they came; each is asked about. */
+  conflicts: Conflict[];
   /** Another tab of this profile is open. */
   company: boolean;
   /** The record that is being worked on: undo stays with it. Null on the Shelf and in the other rooms. */
@@ -45,7 +46,7 @@ export const useWorkshop = create<WorkshopState>(() => ({
   preferences: firstPreferences("en", "2026-01-01T00:00:00.000Z"),
   quarantine: [],
   save: "saved",
-  conflict: null,
+  conflicts: [],
   company: false,
   desk: null,
   past: [],
@@ -59,13 +60,17 @@ let line: Line | null = null;
 const writer = new Writer(write, {
   onState: (save) => set({ save }),
   onWritten: (id) => line?.tell({ say: "wrote", id }),
-  onConflict: (id, theirs) => set({ conflict: { id, theirs } }),
+  onConflict: (id, theirs) => set({ conflicts: [...get().conflicts.filter((c) => c.id !== id), { id, theirs }] }),
 });
 
-/** Takes over a record as another tab has stored it. */
+/** Takes over a record as another tab has stored it, unless it is being changed here: then that is asked about. */
 async function takeOver(id: string): Promise<void> {
-  if (writer.busyWith(id)) return; // the write in progress will meet the other's revision and ask
+  // A write in progress will meet the other's revision and ask.
+  if (writer.busyWith(id)) return;
+  const before = get().records[id];
   const record = await readOne(id);
+  // A hand may have moved meanwhile: what it did must neither vanish from here nor overwrite the other unasked.
+  if (writer.busyWith(id) || get().records[id] !== before) return;
   writer.know(id, record?.revision ?? 0);
   const { records } = get();
   const { [id]: _old, ...others } = records;
@@ -234,14 +239,14 @@ export const undo = (): string | null => travel("past");
 export const redo = (): string | null => travel("future");
 
 /** Settles a conflict: the other tab's version is taken over, or ours overwrites it knowingly. */
-export async function settleConflict(keep: "mine" | "theirs"): Promise<void> {
-  const { conflict, records } = get();
-  if (!conflict) return;
-  set({ conflict: null });
-  if (keep === "mine") writer.force(conflict.id, records[conflict.id] ?? null);
+export async function settleConflict(id: string, keep: "mine" | "theirs"): Promise<void> {
+  const { conflicts, records } = get();
+  if (!conflicts.some((c) => c.id === id)) return;
+  set({ conflicts: conflicts.filter((c) => c.id !== id) });
+  if (keep === "mine") writer.force(id, records[id] ?? null);
   else {
-    writer.drop(conflict.id);
-    await takeOver(conflict.id);
+    writer.drop(id);
+    await takeOver(id);
   }
 }
 
