@@ -199,6 +199,25 @@ describe("another tab", () => {
     expect(chamberById(a)?.name).toBe("A elsewhere");
   });
 
+  it("a page that comes out of the back cache shows what has been stored since", async () => {
+    const [a, b, c] = [own("A"), own("B"), own("C")];
+    await quiet();
+    elsewhere(a, "A elsewhere");
+    storage.shelf.delete(b);
+    const stranger = { ...chamberById(c)!, id: "stranger", name: "Stranger", revision: 1 };
+    storage.shelf.set("stranger", stranger);
+    window.dispatchEvent(Object.assign(new Event("pageshow"), { persisted: true }));
+    await quiet();
+    await quiet();
+    expect([chamberById(a)?.name, chamberById(b), chamberById(c)?.name, chamberById("stranger")?.name]).toEqual([
+      "A elsewhere",
+      undefined,
+      "C",
+      "Stranger",
+    ]);
+    expect(useWorkshop.getState().conflicts).toEqual([]);
+  });
+
   it("an edit that comes while the other's version is fetched is neither lost nor does it overwrite: it is asked about", async () => {
     const id = own();
     await quiet();

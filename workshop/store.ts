@@ -81,6 +81,17 @@ async function takeOver(id: string): Promise<void> {
   });
 }
 
+/** Out of the browser's back cache a page stands as it was left: what has been stored since is taken over. */
+async function readAgain(): Promise<void> {
+  const { records } = await readAll(now());
+  const known = get().records;
+  const stored = new Map(records.map((r) => [r.id, r.revision]));
+  const moved = [...new Set([...Object.keys(known), ...stored.keys()])].filter(
+    (id) => stored.get(id) !== writer.revisionOf(id),
+  );
+  for (const id of moved) await takeOver(id);
+}
+
 /** Opens the workshop of this browser profile. Safe to call again. */
 export async function openWorkshop(): Promise<void> {
   if (get().status !== "closed") return;
@@ -104,7 +115,11 @@ export async function openWorkshop(): Promise<void> {
     });
     line.tell({ say: "here" });
     window.addEventListener("pagehide", () => line?.tell({ say: "leaving" }));
-    window.addEventListener("pageshow", (e) => e.persisted && line?.tell({ say: "here" }));
+    window.addEventListener("pageshow", (e) => {
+      if (!e.persisted) return;
+      line?.tell({ say: "here" });
+      void readAgain();
+    });
   } catch {
     set({ status: "unavailable" });
   }

@@ -31,6 +31,11 @@ export class Writer {
     this.revisions.set(id, revision);
   }
 
+  /** Undefined where it holds none that is known of. */
+  revisionOf(id: string): number | undefined {
+    return this.revisions.get(id);
+  }
+
   busyWith(id: string): boolean {
     return this.busy.has(id) || this.waiting.has(id) || this.stopped.has(id);
   }
