@@ -24,8 +24,9 @@ import { JobStation } from "./stations/JobStation";
 import { ProbeStation } from "./stations/ProbeStation";
 import { SettingsStation } from "./stations/SettingsStation";
 import type { TrialSize } from "./trial/TrialBar";
+import { TrialFailed } from "./trial/TrialFailed";
 import { TrialPanel } from "./trial/TrialPanel";
-import { useEffects, useTrial } from "./useTrial";
+import { useEffects, useTrial, type LiveTrial } from "./useTrial";
 import { useNarrow, useTyping } from "./useViewport";
 
 const screens: Record<Station, () => React.ReactNode> = {
@@ -120,7 +121,7 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const index = stations.indexOf(station);
   const next = stations[index + 1];
   const settled = stored.settled.includes(station);
-  if (!shown) return <FirstMoment name={stored.name} failed={live.failed} />;
+  if (!shown) return <FirstMoment name={stored.name} live={live} />;
   const { record, plan } = shown;
   const { chamber } = plan;
   const stagePlan = plan.stages.find((s) => s.id === stageId) ?? plan.stages[0]!;
@@ -234,13 +235,11 @@ const nameOf = (plan: Plan, scale: Scale): string =>
   planSentence(unitsOf(plan, plan.stages[0]!)[0]!, scale).slice(0, 2).join(" ");
 
 /** Until the worker has answered for the first time. */
-function FirstMoment({ name, failed }: { name: string; failed: boolean }) {
+function FirstMoment({ name, live }: { name: string; live: Pick<LiveTrial, "failed" | "again"> }) {
   return (
     <main className="grid gap-2 p-8">
       <h1 className="text-2xl">{name}</h1>
-      <p role={failed ? "alert" : "status"}>
-        {failed ? "The trial could not be run. Reload the page; nothing is lost." : "Working out its settings …"}
-      </p>
+      {live.failed === null ? <p role="status">Working out its settings …</p> : <TrialFailed {...live} />}
     </main>
   );
 }

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import type { ChamberRecord } from "@/core/model";
 import type { Scale } from "@/core/quantity";
 import { verdictKey, type Effect } from "@/core/verdict";
-import { trialBench, weighBench, type TrialAnswer } from "@/workers";
+import { trialBench, weighBench, whyLost, type TrialAnswer } from "@/workers";
 
 interface Question {
   record: ChamberRecord;
@@ -18,9 +18,12 @@ export interface LiveTrial {
   of: Question | null;
   /** The answer is not yet that of the question now asked. */
   busy: boolean;
-  failed: boolean;
+  /** Why there is no answer to the question now asked; null where there is one, or it is on its way. */
+  failed: string | null;
   /** Answers so far. */
   count: number;
+  /** Asks once more, after it has failed. */
+  again: () => void;
 }
 
 export interface TrialHold extends LiveTrial {
@@ -30,7 +33,12 @@ export interface TrialHold extends LiveTrial {
 
 /** The worker's trial of a chamber: runs again on every change, the latest only, with the last answer on show meanwhile. */
 export function useTrial(record: ChamberRecord, days: number, scale: Scale): TrialHold {
-  const [live, setLive] = useState<Omit<LiveTrial, "busy">>({ answer: null, of: null, failed: false, count: 0 });
+  const [live, setLive] = useState<Omit<LiveTrial, "busy" | "again">>({
+    answer: null,
+    of: null,
+    failed: null,
+    count: 0,
+  });
   const next = useRef<Question | null>(null);
   const latest = useRef<Question | null>(null);
   const running = useRef(false);
@@ -55,10 +63,10 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
           const question = next.current;
           next.current = null;
           try {
-            const answer = await trialBench().trial(question.record, question.days, question.scale);
-            if (alive.current) setLive((l) => ({ answer, of: question, failed: false, count: l.count + 1 }));
-          } catch {
-            if (alive.current) setLive((l) => ({ ...l, failed: true }));
+            const answer = await trialBench.ask((b) => b.trial(question.record, question.days, question.scale));
+            if (alive.current) setLive((l) => ({ answer, of: question, failed: null, count: l.count + 1 }));
+          } catch (error) {
+            if (alive.current) setLive((l) => ({ ...l, failed: whyLost(error) }));
           }
         }
         running.current = false;
@@ -68,10 +76,15 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
     [days, scale],
   );
   useEffect(() => ask(record), [ask, record]);
+  const again = useCallback(() => {
+    latest.current = null;
+    setLive((l) => ({ ...l, failed: null }));
+    ask(record);
+  }, [ask, record]);
 
   const { of } = live;
   const answered = of !== null && of.record === record && of.days === days && of.scale === scale;
-  return { ...live, busy: !answered && !live.failed, ask };
+  return { ...live, busy: !answered && live.failed === null, ask, again };
 }
 
 /** Pause in the edits after which remedies are weighed, ms: weighing must not slow a hand that is still moving. */
@@ -91,7 +104,11 @@ export function useEffects(live: LiveTrial): Record<string, Effect[] | undefined
         // One remedy a call: a new edit need not wait for the rest.
         for (const remedy of verdict.remedies) {
           const one = { ...verdict, remedies: [remedy] };
-          found.push(...(await weighBench().weigh(of.record, one, answer.verdicts, of.days, of.scale)));
+          const weighed = await weighBench
+            .ask((b) => b.weigh(of.record, one, answer.verdicts, of.days, of.scale))
+            // What cannot be weighed is not offered; the rest is.
+            .catch(() => []);
+          found.push(...weighed);
           if (gone) return;
         }
         setEffects((e) => ({ of: answer, by: { ...(e?.of === answer ? e.by : {}), [verdictKey(verdict)]: found } }));

@@ -43,7 +43,8 @@ function CardDesk({ record }: { record: ChamberRecord }) {
   const records = useMemo(() => [record], [record]);
   // The card is for the unit: it reads in the scale of the first.
   const scale = record.controllers[0]!.unit.scale?.value ?? "C";
-  const answer = useVerdicts(records, preferences, scale)[record.id];
+  const said = useVerdicts(records, preferences, scale)[record.id];
+  const answer = typeof said === "string" ? undefined : said;
   const paper = sizes.find((s) => s.value === size)!;
   return (
     <>
@@ -81,7 +82,11 @@ function CardDesk({ record }: { record: ChamberRecord }) {
               scale={scale}
             />
           ) : (
-            <p>Working out what stands on it …</p>
+            <p role="status">
+              {typeof said === "string"
+                ? `Its trial could not be run: ${said}. Reload the page; nothing is lost.`
+                : "Working out what stands on it …"}
+            </p>
           )}
         </article>
       </main>

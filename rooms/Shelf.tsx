@@ -80,16 +80,18 @@ export function Shelf() {
 function Chamber({
   zone,
   record,
-  answer,
+  answer: said,
   preferences,
 }: {
   zone: number;
   record: ChamberRecord;
-  answer?: TrialAnswer;
+  /** In its place why there is none. */
+  answer?: TrialAnswer | string;
   preferences: PreferencesRecord;
 }) {
   const chamber = useMemo(() => describe(record), [record]);
   const { scale, system } = preferences;
+  const answer = typeof said === "string" ? undefined : said;
   const next = answer ? nextStation(record, answer.verdicts) : null;
   const worst = answer?.verdicts[0];
   const { stages, vessels } = chamber;
@@ -120,7 +122,13 @@ function Chamber({
           {record.demo && ". Part of the demo, with invented data"}
         </p>
         <p className="min-h-6">
-          {worst ? <VerdictTitle verdict={worst} /> : <span className="quiet">Running its trial …</span>}
+          {worst ? (
+            <VerdictTitle verdict={worst} />
+          ) : (
+            <span className="quiet">
+              {said === undefined ? "Running its trial …" : `Its trial could not be run: ${said as string}.`}
+            </span>
+          )}
         </p>
         {answer && (
           <Link className="key justify-self-start" href={`/bench?c=${record.id}&at=${next ?? "settings"}`}>

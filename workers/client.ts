@@ -1,27 +1,24 @@
 import { transfer, wrap, type Remote } from "comlink";
 import type { Bench } from "./bench";
+import { Post, type Started } from "./post";
 
-const open = (): Remote<Bench> =>
-  wrap<Bench>(new Worker(new URL("./trial.worker.ts", import.meta.url), { type: "module" }));
-
-let trialWorker: Remote<Bench> | null = null;
-let weighWorker: Remote<Bench> | null = null;
+function open(): Started<Remote<Bench>> {
+  const worker = new Worker(new URL("./trial.worker.ts", import.meta.url), { type: "module" });
+  return { remote: wrap<Bench>(worker), worker };
+}
 
 /** The worker that runs the trial on screen: nothing else may make it wait. */
-export const trialBench = (): Remote<Bench> => (trialWorker ??= open());
+export const trialBench = new Post(open);
 /** A second one that weighs remedies meanwhile. */
-export const weighBench = (): Remote<Bench> => (weighWorker ??= open());
-
-let searchWorker: Remote<Bench> | null = null;
+export const weighBench = new Post(open);
 /** A third one for long searches; where there is a second core, the one that weighs helps it. */
-export function searchBench(): Remote<Bench> {
-  if (searchWorker) return searchWorker;
-  const lead = (searchWorker = open());
+export const searchBench = new Post(() => {
+  const lead = open();
   if (navigator.hardwareConcurrency > 1)
-    void weighBench()
-      .lend()
-      .then((port) => lead.join(transfer(port, [port])))
+    void weighBench
+      .ask((b) => b.lend())
+      .then((port) => lead.remote.join(transfer(port, [port])))
       // Alone it is only slower.
       .catch(() => undefined);
   return lead;
-}
+});

@@ -1,2 +1,3 @@
 export type { TrialAnswer } from "./bench";
 export * from "./client";
+export { whyLost } from "./post";

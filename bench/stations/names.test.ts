@@ -21,6 +21,13 @@ describe("names above the points of a picture", () => {
     for (const { top } of names) expect(top).toBeGreaterThanOrEqual(22);
     expect(Math.abs(names[0]!.top - names[1]!.top)).toBeGreaterThanOrEqual(14);
   });
+  it("four of them under each other at the top all find a place", () => {
+    const ys = [15, 33, 103, 38];
+    const tops = namesAbove(ys.map((y, i) => ({ x: 50, y, name: ["best", "now", "middle", "edge"][i]! })))
+      .map((p) => p.top)
+      .sort((a, b) => a - b);
+    for (let i = 1; i < 4; i++) expect(tops[i]! - tops[i - 1]!).toBeGreaterThanOrEqual(14);
+  });
   it("never covers another name, wherever four points lie", () => {
     const point = fc.record({ x: fc.integer({ min: 50, max: 320 }), y: fc.integer({ min: 15, max: 200 }) });
     fc.assert(
@@ -40,6 +47,7 @@ describe("names above the points of a picture", () => {
             .join(),
         ).toBe("best,edge,middle,now");
       }),
+      { numRuns: 1000 },
     );
   });
 });

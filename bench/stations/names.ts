@@ -37,8 +37,10 @@ export function namesAbove(named: readonly NameAt[]): (NameAt & { top: number })
         return apart < 4 && Math.abs(p.top - top) < LINE;
       });
     const start = Math.max(TOP, n.y - ABOVE);
-    const higher = Array.from({ length: 8 }, (_, i) => start - i * LINE).filter((top) => top >= TOP);
-    const lower = Array.from({ length: 8 }, (_, i) => start + i * LINE);
+    // Half lines, and so far that each point and each name there is may take its place and one is still free.
+    const steps = Array.from({ length: 2 + 8 * joined.length }, (_, i) => (i * LINE) / 2);
+    const higher = steps.map((by) => start - by).filter((top) => top >= TOP);
+    const lower = steps.map((by) => start + by);
     placed.push({ ...n, top: [...higher, ...lower].find((top) => !covers(top)) ?? start });
   }
   return placed;

@@ -18,6 +18,8 @@ export interface SearchState {
 const answers = new Map<string, SearchState["answer"]>();
 
 let searches = 0;
+/** The search that is running ends before its next trial. */
+const stop = () => void searchBench.ask((b) => b.cancelRecommend()).catch(() => undefined);
 
 /**
  * A search for the best settings in a worker of its own, with progress and cancel.
@@ -35,7 +37,7 @@ export function useRecommend(record: ChamberRecord, about: string) {
   const running = useRef(0);
   useEffect(
     () => () => {
-      if (running.current) void searchBench().cancelRecommend();
+      if (running.current) stop();
       running.current = 0;
     },
     [],
@@ -46,10 +48,15 @@ export function useRecommend(record: ChamberRecord, about: string) {
       const still = () => running.current === mine;
       setState((s) => ({ ...s, running: true, progress: null, failed: false }));
       try {
-        const found = await searchBench().recommend(
-          record,
-          options,
-          proxy((progress: SearchProgress) => still() && setState((s) => ({ ...s, progress }))),
+        const found = await searchBench.ask((b, alive) =>
+          b.recommend(
+            record,
+            options,
+            proxy((progress: SearchProgress) => {
+              alive();
+              if (still()) setState((s) => ({ ...s, progress }));
+            }),
+          ),
         );
         if (!still() || !found) return;
         const answer = { of: record, found };
@@ -64,7 +71,7 @@ export function useRecommend(record: ChamberRecord, about: string) {
   );
   const cancel = useCallback(() => {
     running.current = 0;
-    void searchBench().cancelRecommend();
+    stop();
     setState((s) => ({ ...s, running: false, progress: null }));
   }, []);
   return { ...state, start, cancel };

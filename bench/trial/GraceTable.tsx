@@ -5,7 +5,7 @@ import type { HappeningKind } from "@/core/model";
 import { printDuration } from "@/core/quantity";
 import { stageName } from "@/core/program";
 import type { FailureGrace, Metrics } from "@/core/trial";
-import { weighBench } from "@/workers";
+import { weighBench, whyLost } from "@/workers";
 import { useBench } from "../context";
 
 const names: Partial<Record<HappeningKind, string>> = {
@@ -18,12 +18,13 @@ const names: Partial<Record<HappeningKind, string>> = {
 export function GraceTable() {
   const { chamber, live, metrics, stage } = useBench();
   const { answer } = live;
-  const [found, setFound] = useState<{ of: Metrics; graces: FailureGrace[] } | null>(null);
+  const [found, setFound] = useState<{ of: Metrics; graces: FailureGrace[] | string } | null>(null);
   useEffect(() => {
     if (!answer || live.busy || !metrics) return;
     let gone = false;
-    void weighBench()
-      .grace(answer.plan, metrics)
+    void weighBench
+      .ask((b) => b.grace(answer.plan, metrics))
+      .catch((error: unknown) => whyLost(error))
       .then((graces) => !gone && setFound({ of: metrics, graces }));
     return () => {
       gone = true;
@@ -34,12 +35,14 @@ export function GraceTable() {
     const at = list.findIndex((d) => d.id === which);
     return `${names[kind]}${which && list.length > 1 ? `: ${kind === "coldFails" ? "cooler" : "heater"} ${at + 1}` : ""}`;
   };
-  const graces = found && found.of === metrics ? found.graces : null;
+  const own = found && found.of === metrics ? found.graces : null;
+  const graces = typeof own === "string" ? null : own;
   return (
     <section className="grid gap-1" aria-label="Hours of grace">
       <h3 className="text-lg">How long a failure leaves you</h3>
       {!metrics && <p className="quiet">The trial does not come to this stage.</p>}
-      {metrics && !graces && <p className="quiet">Running each failure …</p>}
+      {metrics && own === null && <p className="quiet">Running each failure …</p>}
+      {typeof own === "string" && <p role="alert">The failures could not be run: {own}.</p>}
       <dl className="grid grid-cols-[1fr_auto] gap-x-4">
         {graces?.map((g) => (
           <div key={`${g.kind} ${g.which}`} className="rule-line col-span-2 grid grid-cols-subgrid border-b py-1">

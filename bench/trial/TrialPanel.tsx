@@ -12,6 +12,7 @@ import { WorstMoment } from "./WorstMoment";
 import { useAlarms } from "./useAlarms";
 import { useOtherVessels } from "./useOtherVessels";
 import { TrialBar, type TrialSize } from "./TrialBar";
+import { TrialFailed } from "./TrialFailed";
 
 interface Props {
   size: TrialSize;
@@ -52,7 +53,7 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: Props)
       data-busy={live.busy}
     >
       <TrialBar {...{ size, onSize, near, onNear, narrow }} />
-      {live.failed && <p role="alert">The trial could not be run. Reload the page; nothing is lost.</p>}
+      {live.failed !== null && <TrialFailed {...live} />}
       {full && trial && <FullTrial trial={trial} ghost={ghost} near={near} />}
       {size === "open" && !narrow && trial && <Dock trial={trial} ghost={ghost} near={near} />}
       <p className="sr-only">{trial ? sayTrial(trial, preferences.scale) : "The trial is running."}</p>

@@ -19,8 +19,11 @@ export function useStretch(record: ChamberRecord | null, days: number, view: Vie
     if (!record || !wanted) return;
     let gone = false;
     const timer = setTimeout(async () => {
-      const trace = await trialBench().stretch(record, days, wanted.from, wanted.to, STRETCH_BINS);
-      if (!gone) setFound({ of: wanted, record, trace });
+      const trace = await trialBench
+        .ask((b) => b.stretch(record, days, wanted.from, wanted.to, STRETCH_BINS))
+        // The whole trial stays in sight, only coarser.
+        .catch(() => null);
+      if (!gone && trace) setFound({ of: wanted, record, trace });
     }, SETTLE);
     return () => {
       gone = true;
