@@ -5,7 +5,7 @@ import type { LiveTrial } from "../useTrial";
 export function TrialFailed({ failed, again }: Pick<LiveTrial, "failed" | "again">) {
   return (
     <p role="alert" className="flex flex-wrap items-center gap-3 px-3 py-1">
-      <span>The trial could not be run: {failed}. Nothing is lost.</span>
+      <span className="text-error font-semibold">The trial could not be run: {failed}. Nothing is lost.</span>
       <button type="button" className="key" onClick={again}>
         <RotateCw size={18} aria-hidden /> Run it again
       </button>

@@ -40,7 +40,8 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: Props)
     return () => window.removeEventListener("keydown", close);
   }, [full, onSize]);
 
-  const height = full ? "fixed inset-0 z-40" : size === "open" && !narrow ? "h-[224px]" : "h-16";
+  const folded = live.failed === null ? "h-16" : "min-h-16";
+  const height = full ? "fixed inset-0 z-40" : size === "open" && !narrow ? "h-[224px]" : folded;
   return (
     <section
       ref={panel}
