@@ -28,11 +28,10 @@ try {
 
   const scripts = new Map();
   page.on("response", async (response) => {
-    if (response.request().resourceType() === "script" || response.url().endsWith(".js"))
-      scripts.set(
-        response.url(),
-        (await response.body().catch(() => Buffer.alloc(0))).length && gzipSync(await response.body()).length,
-      );
+    if (response.request().resourceType() !== "script" && !response.url().endsWith(".js")) return;
+    // A page that goes on takes the bodies of its answers with it.
+    const body = await response.body().catch(() => null);
+    if (body) scripts.set(response.url(), gzipSync(body).length);
   });
   await page.goto(`http://127.0.0.1:${port}/bench?c=demo-larder-cabinet&at=settings`);
   const panel = page.locator("section[aria-label=Trial]");
