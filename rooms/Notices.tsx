@@ -4,9 +4,9 @@ import Link from "next/link";
 import { useState } from "react";
 import { settleConflict, useWorkshop } from "@/workshop";
 
-/** What has to be known at once: a conflict between two tabs, a second tab, records set aside. */
+/** What has to be known at once: a write that failed, conflicts between two tabs, a second tab, records set aside. */
 export function Notices() {
-  const { conflicts, company, quarantine, records } = useWorkshop();
+  const { conflicts, company, quarantine, records, save } = useWorkshop();
   const [companySeen, setCompanySeen] = useState(false);
   const [quarantineSeen, setQuarantineSeen] = useState(false);
   const [conflict] = conflicts;
@@ -14,6 +14,12 @@ export function Notices() {
   const name = mine?.kind === "chamber" ? mine.name : "This record";
   return (
     <div className="print:hidden">
+      {save === "failed" && (
+        <p role="alert" className="bg-base-200 border-error border-b-4 px-4 py-2">
+          <strong>What you changed last could not be stored yet.</strong> It is tried again every other second: keep
+          this page open, and make room in the browser&rsquo;s storage if it is full.
+        </p>
+      )}
       {conflict && (
         <div
           role="alertdialog"
