@@ -59,6 +59,8 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
       const pump = async () => {
         if (running.current) return;
         running.current = true;
+        // What failed was another question.
+        setLive((l) => (l.failed === null ? l : { ...l, failed: null }));
         while (next.current) {
           const question = next.current;
           next.current = null;
@@ -78,7 +80,6 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
   useEffect(() => ask(record), [ask, record]);
   const again = useCallback(() => {
     latest.current = null;
-    setLive((l) => ({ ...l, failed: null }));
     ask(record);
   }, [ask, record]);
 

@@ -14,8 +14,9 @@ export function BackupDesk() {
   const [contents, setContents] = useState<BackupContents | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const save = useWorkshop((s) => s.save);
-  /** How many chambers were brought in last. */
-  const [brought, setBrought] = useState<number | null>(null);
+  /** How many chambers were brought in last, and whether the store has had all of them: what it does later is not theirs. */
+  const [brought, setBrought] = useState<{ count: number; stored: boolean } | null>(null);
+  if (brought && !brought.stored && save === "saved") setBrought({ ...brought, stored: true });
   const input = useRef<HTMLInputElement>(null);
   const count = Object.values(records).filter((r) => r.kind === "chamber").length;
 
@@ -39,7 +40,7 @@ export function BackupDesk() {
       .filter((r) => r.kind === "chamber")
       .map((r) => r.id);
     bringIn(incoming, "backup brought in", replaceAll ? gone : []);
-    setBrought(contents.chambers.length);
+    setBrought({ count: contents.chambers.length, stored: false });
     setContents(null);
     if (input.current) input.current.value = "";
   };
@@ -124,7 +125,7 @@ export function BackupDesk() {
       )}
       {brought !== null && (
         <p role="status" className="flex items-center gap-3">
-          {backWords(brought, save)}
+          {backWords(brought.count, brought.stored ? "saved" : save)}
           <button
             type="button"
             className="key"
