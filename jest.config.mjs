@@ -29,7 +29,7 @@ const config = {
     {
       ...shared,
       displayName: "screens",
-      testEnvironment: "jsdom",
+      testEnvironment: "<rootDir>/scripts/browserEnv.cjs",
       testMatch: ["<rootDir>/{workshop,parts,bench,rooms}/**/*.test.{ts,tsx}"],
     },
   ],

@@ -1,1 +1,1 @@
-export { Shelf as default } from "@/rooms";
+export { Shelf as default } from "@/rooms/Shelf";

@@ -2,40 +2,36 @@
 
 import { Printer } from "lucide-react";
 import Link from "next/link";
-import { useCallback, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import { tryEdits, type Change } from "@/core/chamber";
-import { stations, type ChamberRecord, type Edit, type Station } from "@/core/model";
+import { tryEdits } from "@/core/chamber";
+import { stations, type Change, type ChamberRecord, type Edit, type Station } from "@/core/model";
 import { judgedName, planLike, planSentence, unitsOf, type Plan, type Trial } from "@/core/trial";
 import type { Scale } from "@/core/quantity";
-import type { Remedy } from "@/core/verdict";
+import type { Remedy, Verdict } from "@/core/verdict";
 import { singleKey } from "@/parts/common";
-import { BandRuler, FlatRuler } from "@/parts/ruler";
+import { Drafts } from "@/parts/fields";
 import { chamberById, changeChamber, editChamber, setPreferences, settle, trialDaysOf, useWorkshop } from "@/workshop";
 import { Announcer } from "./Announcer";
 import { BenchBar } from "./BenchBar";
-import { BenchProvider, type BenchContext, type PinnedTrial } from "./context";
-import { rulerOf } from "./rulerOf";
+import {
+  ActionsContext,
+  ChamberContext,
+  TrialContext,
+  type BenchActions,
+  type BenchChamber,
+  type BenchTrial,
+  type PinnedTrial,
+} from "./context";
+import { NewDefaults } from "./NewDefaults";
 import { StagePicker } from "./StagePicker";
 import { stationInfo } from "./stations";
-import { BoxStation } from "./stations/BoxStation";
-import { HeatStation } from "./stations/HeatStation";
-import { JobStation } from "./stations/JobStation";
-import { ProbeStation } from "./stations/ProbeStation";
-import { SettingsStation } from "./stations/SettingsStation";
+import { Stored } from "./Stored";
+import { stationTable } from "./stationTable";
 import type { TrialSize } from "./trial/TrialBar";
 import { TrialFailed } from "./trial/TrialFailed";
-import { TrialPanel } from "./trial/TrialPanel";
 import { useEffects, useTrial, type LiveTrial } from "./useTrial";
 import { useNarrow, useTyping } from "./useViewport";
-
-const screens: Record<Station, () => React.ReactNode> = {
-  job: JobStation,
-  box: BoxStation,
-  heat: HeatStation,
-  probe: ProbeStation,
-  settings: SettingsStation,
-};
 
 interface Props {
   record: ChamberRecord;
@@ -100,10 +96,37 @@ export function Bench({ record: stored, station, onStation }: Props) {
 
   const [stageId, onStage] = useState<string | null>(null);
   const [unitId, onUnit] = useState<string | null>(null);
-  const tried = (remedy: Remedy) => {
-    const next = tryEdits(stored, remedy.edits);
-    if (next.ok) setTrying({ remedy, record: next.value, on: stored, before: live.answer?.trial ?? null });
-  };
+  // What the actions below need to know of now; they themselves stay the same.
+  const now = useRef({ stored, live, attempt, scale });
+  useEffect(() => {
+    now.current = { stored, live, attempt, scale };
+  });
+  const actions = useMemo(
+    (): BenchActions => ({
+      onStage,
+      onUnit,
+      apply,
+      change,
+      keepTrial: (held) => {
+        const { of, answer } = now.current.live;
+        setKept(
+          held && of && answer
+            ? { trial: held, record: of.record, name: nameOf(answer.plan, now.current.scale) }
+            : null,
+        );
+      },
+      tryRemedy: (remedy) => {
+        const on = now.current.stored;
+        const next = tryEdits(on, remedy.edits);
+        if (next.ok) setTrying({ remedy, record: next.value, on, before: now.current.live.answer?.trial ?? null });
+      },
+      keepRemedy: (remedy = now.current.attempt?.remedy) => {
+        if (remedy) apply(remedy.edits, remedy.label.toLowerCase());
+      },
+      dropRemedy: () => setTrying(null),
+    }),
+    [apply, change],
+  );
   const onBench = { ...singleKey, enabled: singleKeys && size !== "full" };
   useHotkeys(
     stations.map((s) => String(stationInfo[s].number)),
@@ -117,73 +140,43 @@ export function Bench({ record: stored, station, onStation }: Props) {
   useHotkeys("t", () => setSize((s) => (s === "full" ? "open" : "full")), always);
   useHotkeys("u", () => setPreferences({ scale: scale === "C" ? "F" : "C" }), always);
 
-  const Screen = screens[station];
   const index = stations.indexOf(station);
   const next = stations[index + 1];
   const settled = stored.settled.includes(station);
-  if (!shown) return <FirstMoment name={stored.name} live={live} />;
-  const { record, plan } = shown;
-  const { chamber } = plan;
-  const stagePlan = plan.stages.find((s) => s.id === stageId) ?? plan.stages[0]!;
-  const units = unitsOf(plan, stagePlan);
-  const unitPlan = units.find((u) => u.controller.id === unitId) ?? units[0]!;
-  const trial = live.answer?.trial ?? null;
-  const result = trial?.stages.find((r) => r.id === stagePlan.id) ?? null;
-  const first = trial?.stages[0]?.metrics[0]?.judged;
-  const context: BenchContext = {
-    record,
-    plan,
-    chamber,
-    stage: stagePlan.stage,
-    stagePlan,
-    result,
-    onStage,
-    unitPlan,
-    controller: unitPlan.controller,
-    unit: unitPlan.controller.unit,
-    control: unitPlan.control,
-    onUnit,
-    metrics: result?.metrics.find((m) => m.judged === unitPlan.control.holds) ?? result?.metrics[0] ?? null,
-    preferences,
-    live,
-    verdicts: live.answer?.verdicts ?? [],
-    effects,
-    judged: first ? judgedName(first, chamber.vessels) : stagePlan.stage.of,
-    kept,
-    keepTrial: (held) =>
-      setKept(
-        held && live.of && live.answer
-          ? { trial: held, record: live.of.record, name: nameOf(live.answer.plan, scale) }
-          : null,
-      ),
-    trying: attempt?.remedy ?? null,
-    apply,
-    change,
-    tryRemedy: tried,
-    keepRemedy: (remedy = attempt?.remedy) => {
-      if (remedy) apply(remedy.edits, remedy.label.toLowerCase());
-    },
-    dropRemedy: () => setTrying(null),
-  };
-  const ruler = rulerOf({ plan, stagePlan, unitPlan }, scale, apply);
+  const chamber = useMemo(() => shown && chamberOf(shown, stageId, unitId), [shown, stageId, unitId]);
+  const trial = useShown({ live, effects, kept, trying: attempt?.remedy ?? null }, stageId, unitId);
+  if (!chamber) return <FirstMoment name={stored.name} live={live} />;
+  const { record } = chamber;
+  const { screen: Screen, aside: Aside, dock: Dock } = stationTable[station];
   return (
-    <BenchProvider.Provider value={context}>
+    <BenchContexts chamber={chamber} trial={trial} actions={actions}>
       <div className="grid h-dvh grid-cols-1 grid-rows-[auto_1fr_auto] overflow-hidden">
         {!(narrow && typing) && <BenchBar station={station} onStation={go} />}
-        <div className="grid min-h-0 grid-cols-1 grid-rows-[auto_1fr] md:grid-cols-[212px_1fr] md:grid-rows-1">
-          <aside aria-label="Band ruler" className="rule-line min-h-0 max-md:border-b md:border-r md:p-1">
-            {narrow ? <FlatRuler data={ruler} /> : <BandRuler data={ruler} />}
-          </aside>
+        <div
+          className={`grid min-h-0 grid-cols-1 md:grid-rows-1 ${Aside ? "grid-rows-[auto_1fr] md:grid-cols-[212px_1fr]" : ""}`}
+        >
+          {Aside && (
+            <aside aria-label="Band ruler" className="rule-line min-h-0 max-md:border-b md:border-r md:p-1">
+              <Aside />
+            </aside>
+          )}
           <main ref={main} className="min-h-0 overflow-y-auto px-4 py-4 md:px-8 md:py-5">
             <div className="mx-auto grid max-w-4xl grid-cols-1 gap-6 pb-8">
               <div>
                 <h1 className="sr-only">
                   {record.name}: {stationInfo[station].name}
                 </h1>
+                {/* Where the bar has no room for it. */}
+                <p className="text-xs max-md:hidden lg:hidden">
+                  <Stored id={stored.id} />
+                </p>
                 <h2 className="text-2xl md:text-3xl">{stationInfo[station].asks}</h2>
               </div>
+              <NewDefaults />
               <StagePicker />
-              <Screen />
+              <Drafts of={`${record.id}/${chamber.stage.id}/${chamber.controller.id}`}>
+                <Screen />
+              </Drafts>
               <div className="border-base-content flex flex-wrap items-center gap-3 border-t-2 pt-4">
                 <button
                   type="button"
@@ -209,12 +202,12 @@ export function Bench({ record: stored, station, onStation }: Props) {
             </div>
           </main>
         </div>
-        {!(narrow && typing) && (
-          <TrialPanel size={size} onSize={setSize} ghost={ghost} near={near} onNear={setNear} narrow={narrow} />
+        {Dock && !(narrow && typing) && (
+          <Dock size={size} onSize={setSize} ghost={ghost} near={near} onNear={setNear} narrow={narrow} />
         )}
-        <Announcer verdict={live.busy ? undefined : context.verdicts[0]} />
+        <Announcer verdict={live.busy ? undefined : trial.verdicts[0]} />
       </div>
-    </BenchProvider.Provider>
+    </BenchContexts>
   );
 }
 
@@ -229,6 +222,74 @@ function shownOf(
   const like = planLike(asked, plan);
   return like ? { record: asked, plan: like } : { record: answered, plan };
 }
+
+function BenchContexts({
+  chamber,
+  trial,
+  actions,
+  children,
+}: {
+  chamber: BenchChamber;
+  trial: BenchTrial;
+  actions: BenchActions;
+  children: ReactNode;
+}) {
+  return (
+    <ActionsContext.Provider value={actions}>
+      <ChamberContext.Provider value={chamber}>
+        <TrialContext.Provider value={trial}>{children}</TrialContext.Provider>
+      </ChamberContext.Provider>
+    </ActionsContext.Provider>
+  );
+}
+
+/** The stage and the controller of a plan that are looked at; the first ones where those are not there. */
+function lookedAt(plan: Plan, stageId: string | null, unitId: string | null) {
+  const stagePlan = plan.stages.find((s) => s.id === stageId) ?? plan.stages[0]!;
+  const units = unitsOf(plan, stagePlan);
+  const unitPlan = units.find((u) => u.controller.id === unitId) ?? units[0]!;
+  const { control, controller } = unitPlan;
+  return {
+    chamber: plan.chamber,
+    stage: stagePlan.stage,
+    stagePlan,
+    unitPlan,
+    controller,
+    unit: controller.unit,
+    control,
+  };
+}
+
+const chamberOf = (
+  { record, plan }: { record: ChamberRecord; plan: Plan },
+  stageId: string | null,
+  unitId: string | null,
+): BenchChamber => ({ record, plan, ...lookedAt(plan, stageId, unitId) });
+
+/** What is on show of the trial, as one thing that changes only when something of it does. */
+function useShown(
+  { live, effects, kept, trying }: Pick<BenchTrial, "live" | "effects" | "kept" | "trying">,
+  stageId: string | null,
+  unitId: string | null,
+): BenchTrial {
+  const { answer, of: asked, busy, failed, count, again } = live;
+  return useMemo((): BenchTrial => {
+    const shown = { answer, of: asked, busy, failed, count, again };
+    const rest = { live: shown, effects, kept, trying, verdicts: answer?.verdicts ?? NO_VERDICTS };
+    if (!answer || !asked) return { ...rest, of: null, result: null, metrics: null, judged: "product" };
+    const looked = lookedAt(answer.plan, stageId, unitId);
+    const result = answer.trial.stages.find((r) => r.id === looked.stage.id) ?? null;
+    const first = answer.trial.stages[0]?.metrics[0]?.judged;
+    return {
+      ...rest,
+      of: { ...looked, record: asked.record },
+      result,
+      metrics: result?.metrics.find((m) => m.judged === looked.control.holds) ?? result?.metrics[0] ?? null,
+      judged: first ? judgedName(first, looked.chamber.vessels) : looked.stage.of,
+    };
+  }, [answer, asked, busy, failed, count, again, effects, kept, trying, stageId, unitId]);
+}
+const NO_VERDICTS: Verdict[] = [];
 
 /** What a kept trial is called: what its first unit does. */
 const nameOf = (plan: Plan, scale: Scale): string =>

@@ -5,8 +5,10 @@ import Link from "next/link";
 import { stations, type Station } from "@/core/model";
 import { showShortcuts } from "@/parts/common";
 import { labelsOf, redo, setPreferences, undo, useWorkshop } from "@/workshop";
+import { Drafts } from "@/parts/fields";
 import { ChamberName } from "./ChamberName";
-import { useBench } from "./context";
+import { useChamber, usePreferences, useShownTrial } from "./context";
+import { Stored } from "./Stored";
 import { stateOf, stateWords, stationInfo, type StationState } from "./stations";
 
 interface Props {
@@ -18,10 +20,11 @@ const glyphs: Record<StationState, string> = { settled: "\u2713", warning: "!", 
 
 /** Name, path of stations, undo, units: the one bar of the bench. */
 export function BenchBar({ station, onStation }: Props) {
-  const { record, verdicts, preferences } = useBench();
+  const { record } = useChamber();
+  const { verdicts } = useShownTrial();
+  const preferences = usePreferences();
   const past = useWorkshop((s) => labelsOf(s).undo);
   const future = useWorkshop((s) => labelsOf(s).redo);
-  const save = useWorkshop((s) => s.save);
   const index = stations.indexOf(station);
   const { number, name } = stationInfo[station];
   return (
@@ -30,13 +33,11 @@ export function BenchBar({ station, onStation }: Props) {
         <ArrowLeft size={20} aria-hidden />
       </Link>
       <div className="hidden w-64 min-w-0 shrink lg:block">
-        <ChamberName record={record} />
-        <p className="quiet -mt-0.5 text-xs" role="status">
-          {save === "saved"
-            ? "Stored in this browser"
-            : save === "saving"
-              ? "Storing …"
-              : "Not stored yet: trying again"}
+        <Drafts of={record.id}>
+          <ChamberName record={record} />
+        </Drafts>
+        <p className="-mt-0.5 text-xs">
+          <Stored id={record.id} />
         </p>
       </div>
       <nav aria-label="Stations" className="hidden h-full grow items-stretch justify-center md:flex">
@@ -49,7 +50,7 @@ export function BenchBar({ station, onStation }: Props) {
               type="button"
               aria-current={here ? "step" : undefined}
               onClick={() => onStation(s)}
-              className={`relative flex items-center gap-2 px-3 ${here ? "font-bold" : "hover:bg-base-200"}`}
+              className={`relative flex items-center gap-2 px-3 max-lg:gap-1 max-lg:px-2 ${here ? "font-bold" : "hover:bg-base-200"}`}
               title={`${stationInfo[s].name}: ${stateWords[state]}`}
             >
               <span
@@ -57,7 +58,7 @@ export function BenchBar({ station, onStation }: Props) {
               >
                 {glyphs[state] || stationInfo[s].number}
               </span>
-              {stationInfo[s].name}
+              <span className="whitespace-nowrap">{stationInfo[s].name}</span>
               <span className="sr-only">, {stateWords[state]}</span>
               {here && <span className="bg-base-content absolute inset-x-2 bottom-0 h-1" aria-hidden />}
             </button>
@@ -74,8 +75,13 @@ export function BenchBar({ station, onStation }: Props) {
         >
           <ChevronLeft size={22} aria-hidden />
         </button>
-        <span className="min-w-0 truncate text-center font-semibold">
-          {number} of 8 · {name}
+        <span className="min-w-0 text-center leading-tight">
+          <span className="block truncate font-semibold">
+            {number} of 8 · {name}
+          </span>
+          <span className="block truncate text-xs">
+            <Stored id={record.id} />
+          </span>
         </span>
         <button
           type="button"

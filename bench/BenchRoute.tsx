@@ -1,7 +1,7 @@
 "use client";
 
 import Link from "next/link";
-import { useRouter, useSearchParams } from "next/navigation";
+import { useSearchParams } from "next/navigation";
 import { useCallback } from "react";
 import { stations, type Station } from "@/core/model";
 import { useDesk, useWorkshop } from "@/workshop";
@@ -10,13 +10,16 @@ import { Bench } from "./Bench";
 /** The bench of the chamber that the address names, at the station that it names. */
 export function BenchRoute() {
   const query = useSearchParams();
-  const router = useRouter();
   const id = query.get("c") ?? "";
   const record = useWorkshop((s) => s.records[id]);
   const status = useWorkshop((s) => s.status);
   const asked = query.get("at") as Station | null;
   const station = asked && stations.includes(asked) ? asked : "job";
-  const onStation = useCallback((next: Station) => router.push(`/bench?c=${id}&at=${next}`), [router, id]);
+  // The page is the same: the address changes here, and nobody asks the server.
+  const onStation = useCallback(
+    (next: Station) => window.history.pushState(null, "", `/bench?c=${id}&at=${next}`),
+    [id],
+  );
   useDesk(id);
   if (status !== "open") return null;
   if (record?.kind !== "chamber")

@@ -2,11 +2,12 @@
 
 import { useState } from "react";
 import type { ChamberRecord } from "@/core/model";
+import { useDraft } from "@/parts/fields";
 import { renameChamber } from "@/workshop";
 
 /** The chamber's name, changed where it stands. */
 export function ChamberName({ record }: { record: ChamberRecord }) {
-  const [draft, setDraft] = useState<string | null>(null);
+  const { draft, set: setDraft } = useDraft("name");
   const [problem, setProblem] = useState<string | null>(null);
   const commit = () => {
     if (draft === null) return;

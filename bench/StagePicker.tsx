@@ -4,14 +4,17 @@ import { Plus, X } from "lucide-react";
 import { addStage, removeStage } from "@/core/chamber";
 import { sayEnds, stageName } from "@/core/program";
 import { printTemperature } from "@/core/quantity";
-import { useBench } from "./context";
+import { useActions, useChamber, usePreferences, useShownTrial } from "./context";
 
 /**
  * The stages of the program in turn: one of them is looked at, on every station. One alone is no program yet.
  * `plain`: only to choose.
  */
 export function StagePicker({ plain = false }: { plain?: boolean }) {
-  const { chamber, stage, onStage, preferences, change, live } = useBench();
+  const { chamber, stage } = useChamber();
+  const { live } = useShownTrial();
+  const { onStage, change } = useActions();
+  const preferences = usePreferences();
   const { stages } = chamber;
   const { scale } = preferences;
   if (stages.length === 1) return null;

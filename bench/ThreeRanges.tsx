@@ -5,11 +5,13 @@ import { atFirst, celsius, inScale, printTemperature } from "@/core/quantity";
 import { judgedName } from "@/core/trial";
 import { withArticle } from "@/core/verdict";
 import { useSize } from "@/parts/ruler";
-import { useBench } from "./context";
+import { useChamber, usePreferences, useShownTrial } from "./context";
 
 /** Three ranges that people take for one another, apart: where it switches, what the display shows, what the product does. */
 export function ThreeRanges() {
-  const { control, unit, chamber, metrics, preferences } = useBench();
+  const { control, unit, chamber } = useChamber();
+  const { metrics } = useShownTrial();
+  const preferences = usePreferences();
   const { ref, width } = useSize<HTMLDivElement>();
   const { scale } = preferences;
   const { settings, request } = control;

@@ -2,7 +2,7 @@
 
 import type { Address, Edit } from "@/core/model";
 import { Toggle } from "@/parts/fields";
-import { useBench } from "./context";
+import { useActions } from "./context";
 
 interface Props {
   at: Address;
@@ -13,7 +13,7 @@ interface Props {
 
 /** A yes or no of the chamber. */
 export function ToggleField({ at, label, value, hint }: Props) {
-  const { apply } = useBench();
+  const { apply } = useActions();
   return (
     <Toggle
       label={label}

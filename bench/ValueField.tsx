@@ -2,7 +2,7 @@
 
 import { storedValue, type Address, type Edit } from "@/core/model";
 import { NumberField, type FieldKind } from "@/parts/fields";
-import { useBench } from "./context";
+import { useActions, useChamber } from "./context";
 
 interface Props {
   at: Address;
@@ -14,12 +14,14 @@ interface Props {
 
 /** A number of the chamber: the field, the edit it makes, and the way back to its default. */
 export function ValueField({ at, label, kind, value, hint }: Props) {
-  const { record, apply } = useBench();
+  const { record } = useChamber();
+  const { apply } = useActions();
   const stored = storedValue(record, at);
   const commit = (next: number, merge?: string) => apply([{ ...at, value: next } as Edit], label.toLowerCase(), merge);
   return (
     <NumberField
       label={label}
+      name={`${at.section}.${at.field}.${at.id ?? ""}.${at.stage ?? ""}`}
       kind={kind}
       value={value}
       hint={hint}

@@ -2,12 +2,13 @@
 
 import { useState } from "react";
 import { verdictKey } from "@/core/verdict";
-import { useBench } from "./context";
+import { useActions, useShownTrial } from "./context";
 import { VerdictTitle, VerdictView } from "./VerdictView";
 
 /** All verdicts, the worst one open. */
 export function VerdictList() {
-  const { verdicts, trying, keepRemedy, dropRemedy } = useBench();
+  const { verdicts, trying } = useShownTrial();
+  const { keepRemedy, dropRemedy } = useActions();
   const [opened, setOpened] = useState<string | null>(null);
   const open = verdicts.some((v) => verdictKey(v) === opened) ? opened : verdicts[0] && verdictKey(verdicts[0]);
   return (

@@ -7,7 +7,7 @@ import { celsius, kelvins } from "@/core/quantity";
 import { heaterOf, recordWith, steadyRoom } from "@/core/testing/build";
 import { planOf, runTrial, trialOf } from "@/core/trial";
 import { judge, weigh, type Effect } from "@/core/verdict";
-import { BenchProvider, type BenchContext } from "./context";
+import { ActionsContext, TrialContext, type BenchActions, type BenchTrial } from "./context";
 import { VerdictTitle, VerdictView } from "./VerdictView";
 
 /** A real chamber that goes wrong: differentials far wider than its band. */
@@ -26,17 +26,18 @@ const verdict = verdicts.find((v) => v.id === "leaves-band")!;
 const effects = weigh(record, verdict, verdicts, DAYS, "C");
 
 function show(weighed: Effect[] | undefined, seen: { tried: Remedy[]; kept: Remedy[] } = { tried: [], kept: [] }) {
-  const context = {
-    effects: { [verdict.id]: weighed },
-    trying: null,
+  const trial = { effects: { [verdict.id]: weighed }, trying: null } as unknown as BenchTrial;
+  const actions = {
     tryRemedy: (r: Remedy) => seen.tried.push(r),
     keepRemedy: (r: Remedy) => seen.kept.push(r),
-  } as unknown as BenchContext;
+  } as unknown as BenchActions;
   const { unmount } = render(
-    <BenchProvider value={context}>
-      <VerdictTitle verdict={verdict} />
-      <VerdictView verdict={verdict} />
-    </BenchProvider>,
+    <ActionsContext value={actions}>
+      <TrialContext value={trial}>
+        <VerdictTitle verdict={verdict} />
+        <VerdictView verdict={verdict} />
+      </TrialContext>
+    </ActionsContext>,
   );
   return { ...seen, unmount };
 }

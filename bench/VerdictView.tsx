@@ -3,7 +3,7 @@
 import { Check, CircleAlert, Info, OctagonAlert } from "lucide-react";
 import { midSentence } from "@/core/quantity";
 import { excludes, verdictKey, type Effect, type Remedy, type Severity, type Verdict } from "@/core/verdict";
-import { useBench } from "./context";
+import { useActions, useShownTrial } from "./context";
 
 const icons: Record<Severity, typeof Check> = { danger: OctagonAlert, warning: CircleAlert, note: Info, good: Check };
 const severityWords: Record<Severity, string> = {
@@ -39,7 +39,8 @@ function insteadOf(remedy: Remedy, useful: readonly Effect[]): string {
 
 /** A verdict with its evidence, and its remedies with the effect that each has been found to have. */
 export function VerdictView({ verdict }: { verdict: Verdict }) {
-  const { effects, trying, tryRemedy, keepRemedy } = useBench();
+  const { effects, trying } = useShownTrial();
+  const { tryRemedy, keepRemedy } = useActions();
   const weighed = effects[verdictKey(verdict)];
   const useful = weighed?.filter((e) => e.cures || !e.harms);
   return (

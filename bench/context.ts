@@ -1,10 +1,20 @@
 "use client";
 
 import { createContext, useContext } from "react";
-import type { Change } from "@/core/chamber";
-import type { Chamber, ChamberRecord, Controller, Edit, Named, PreferencesRecord, Stage, Unit } from "@/core/model";
+import type {
+  Chamber,
+  ChamberRecord,
+  Change,
+  Controller,
+  Edit,
+  Named,
+  PreferencesRecord,
+  Stage,
+  Unit,
+} from "@/core/model";
 import type { ControlPlan, Metrics, Plan, StagePlan, StageResult, Trial, UnitPlan } from "@/core/trial";
 import type { Effect, Remedy, Verdict } from "@/core/verdict";
+import { useWorkshop } from "@/workshop";
 import type { LiveTrial } from "./useTrial";
 
 /** A trial put aside to compare others with. */
@@ -15,35 +25,47 @@ export interface PinnedTrial {
   name: string;
 }
 
-/** What every station of the bench works with. */
-export interface BenchContext {
-  /** The chamber on show: the stored one, or the one with a remedy that is being tried. */
-  record: ChamberRecord;
-  plan: Plan;
+/** The stage and the controller that are looked at, in a plan. */
+export interface Looked {
   chamber: Chamber;
-  /** The stage that is looked at, with its plan and, once the trial has come to it, how it went. */
   stage: Named<Stage>;
-  stagePlan: StagePlan;
-  result: StageResult | null;
-  onStage: (id: string) => void;
-  /** The controller that is looked at, in that stage. */
-  unitPlan: UnitPlan;
   controller: Controller;
   unit: Unit;
   control: ControlPlan;
-  onUnit: (id: string) => void;
-  /** Of what it holds, in that stage; null until the trial has come to it. */
-  metrics: Metrics | null;
-  preferences: PreferencesRecord;
+}
+
+/** The chamber under the hand: it changes with every movement. */
+export interface BenchChamber extends Looked {
+  /** The stored one, or the one with a remedy that is being tried. */
+  record: ChamberRecord;
+  plan: Plan;
+  stagePlan: StagePlan;
+  unitPlan: UnitPlan;
+}
+
+/** The trial on show and what is said of it: it changes with every answer of the worker. */
+export interface BenchTrial {
   live: LiveTrial;
+  /** As the chamber was that the trial is of; null until there is one. */
+  of: (Looked & { record: ChamberRecord }) | null;
+  /** How the stage that is looked at went, once the trial has come to it. */
+  result: StageResult | null;
+  /** Of what the controller holds, in that stage; null until the trial has come to it. */
+  metrics: Metrics | null;
   verdicts: Verdict[];
   effects: Record<string, Effect[] | undefined>;
   /** What the line of the judged temperature is called: "product", "air" in a smoker, "vessel 1" of several. */
   judged: string;
   /** A trial kept for comparison. */
   kept: PinnedTrial | null;
-  keepTrial: (trial: Trial | null) => void;
   trying: Remedy | null;
+}
+
+/** What can be done at the bench: it never changes while the bench stands. */
+export interface BenchActions {
+  onStage: (id: string) => void;
+  onUnit: (id: string) => void;
+  keepTrial: (trial: Trial | null) => void;
   /** Changes the chamber; a sentence comes back where that is impossible. */
   apply: (edits: Edit[], label: string, merge?: string) => string | null;
   /** Changes lists and tables of the chamber; a sentence comes back where that is impossible. */
@@ -53,10 +75,16 @@ export interface BenchContext {
   dropRemedy: () => void;
 }
 
-export const BenchProvider = createContext<BenchContext | null>(null);
+export const ChamberContext = createContext<BenchChamber | null>(null);
+export const TrialContext = createContext<BenchTrial | null>(null);
+export const ActionsContext = createContext<BenchActions | null>(null);
 
-export function useBench(): BenchContext {
-  const context = useContext(BenchProvider);
-  if (!context) throw new Error("A station stands outside of its bench.");
-  return context;
+function here<T>(found: T | null): T {
+  if (!found) throw new Error("A station stands outside of its bench.");
+  return found;
 }
+
+export const useChamber = (): BenchChamber => here(useContext(ChamberContext));
+export const useShownTrial = (): BenchTrial => here(useContext(TrialContext));
+export const useActions = (): BenchActions => here(useContext(ActionsContext));
+export const usePreferences = (): PreferencesRecord => useWorkshop((s) => s.preferences);

@@ -1,3 +1,4 @@
 export * from "./BenchRoute";
 export * from "./stations";
 export { VerdictTitle } from "./VerdictView";
+export * from "./Stored";

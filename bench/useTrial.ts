@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import type { ChamberRecord } from "@/core/model";
 import type { Scale } from "@/core/quantity";
 import { verdictKey, type Effect } from "@/core/verdict";
-import { trialBench, weighBench, whyLost, type TrialAnswer } from "@/workers";
+import { pool, whyLost, type TrialAnswer } from "@/workers";
 
 interface Question {
   record: ChamberRecord;
@@ -65,7 +65,7 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
           const question = next.current;
           next.current = null;
           try {
-            const answer = await trialBench.ask((b) => b.trial(question.record, question.days, question.scale));
+            const answer = await pool.run("trial", question, { lane: "screen" });
             if (alive.current) setLive((l) => ({ answer, of: question, failed: null, count: l.count + 1 }));
           } catch (error) {
             if (alive.current) setLive((l) => ({ ...l, failed: whyLost(error) }));
@@ -97,26 +97,20 @@ export function useEffects(live: LiveTrial): Record<string, Effect[] | undefined
   const { answer, of, busy } = live;
   useEffect(() => {
     if (!answer || !of || busy) return;
-    let gone = false;
+    const left = new AbortController();
     const timer = setTimeout(async () => {
       for (const verdict of answer.verdicts) {
         if (verdict.remedies.length === 0) continue;
-        const found: Effect[] = [];
-        // One remedy a call: a new edit need not wait for the rest.
-        for (const remedy of verdict.remedies) {
-          const one = { ...verdict, remedies: [remedy] };
-          const weighed = await weighBench
-            .ask((b) => b.weigh(of.record, one, answer.verdicts, of.days, of.scale))
-            // What cannot be weighed is not offered; the rest is.
-            .catch(() => []);
-          found.push(...weighed);
-          if (gone) return;
-        }
+        const found = await pool
+          .run("weigh", { ...of, verdict, all: answer.verdicts }, { signal: left.signal })
+          // What cannot be weighed is not offered; the rest is.
+          .catch(() => []);
+        if (left.signal.aborted) return;
         setEffects((e) => ({ of: answer, by: { ...(e?.of === answer ? e.by : {}), [verdictKey(verdict)]: found } }));
       }
     }, SETTLE);
     return () => {
-      gone = true;
+      left.abort();
       clearTimeout(timer);
     };
   }, [answer, of, busy]);

@@ -1,5 +1,6 @@
-import { addController, addProbe, addStage, addVessel, newChamber, type Change } from "@/core/chamber";
+import { addController, addProbe, addStage, addVessel, newChamber } from "@/core/chamber";
 import {
+  type Change,
   applyEdits,
   type ChamberRecord,
   type Edit,

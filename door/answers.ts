@@ -1,6 +1,6 @@
 import { newChamber, tryChange } from "@/core/chamber";
 import { bandOf, keyingSteps, pointsOf, sentenceOf } from "@/core/controller";
-import { DEFAULTS_VERSION, RECORD_VERSION, type ChamberRecord } from "@/core/model";
+import { DEFAULTS_VERSION, CHAMBER_VERSION, type ChamberRecord } from "@/core/model";
 import { explain, recommend } from "@/core/recommend";
 import {
   planFindings,
@@ -38,7 +38,7 @@ function recordOf(input: z.output<typeof chamberInput>): ChamberRecord {
   const tried = tryChange(base, (r) => ({
     ...r,
     ...input,
-    schemaVersion: RECORD_VERSION,
+    schemaVersion: CHAMBER_VERSION,
     defaultsVersion: DEFAULTS_VERSION,
   }));
   if (!tried.ok) throw new Impossible(tried.problem);
@@ -107,10 +107,10 @@ export function verdictsAnswer({ chamber, days, scale }: Body<"verdicts">) {
   return { verdicts: judge(plan, runTrial(trialOf(plan, days)), scale) };
 }
 
-/** A search gives way to other calls every few trials, and ends after this long, ms. */
+/** A search ends after this long, ms. */
 const LONGEST = 25_000;
 
-export async function recommendationAnswer(
+export function recommendationAnswer(
   { chamber, scale, probe, heater, stage, controller }: Body<"recommendation">,
   now: () => number,
 ) {
@@ -122,7 +122,6 @@ export async function recommendationAnswer(
     const { value, done } = search.next();
     if (done) return { ...value, explanation: explain(record, value, scale) };
     if (now() > until) throw new Overlong();
-    await new Promise((resolve) => setImmediate(resolve));
   }
 }
 

@@ -1,138 +1,60 @@
-import * as z from "zod";
-import {
-  Impossible,
-  Overlong,
-  readBackAnswer,
-  recommendationAnswer,
-  settingsAnswer,
-  trialAnswer,
-  verdictsAnswer,
-} from "./answers";
-import { fromOlder } from "./older";
-import { calls, requests, type Call, type Problem } from "./schemas";
-
-z.config({ jitless: true });
+import { Abandoned, Crowded, Overrun, type Crew, type Lane } from "./crew";
+import { refuse, type Reply } from "./reply";
+import { calls, type Call } from "./schemas";
 
 /** Largest body, bytes. */
 export const MOST_BYTES = 512 * 1024;
-/** Calls that may wait at once, and searches that may run at once: the rest is asked to come back. */
-const MOST_WAITING = 60;
-const MOST_SEARCHES = 1;
 
-export interface Reply {
-  status: number;
-  body: string;
-  headers?: Record<string, string>;
+const busy = (): Reply =>
+  refuse(503, "", "As many calls as may wait are waiting.", "Ask again in two seconds.", { "Retry-After": "2" });
+
+/** From so many days on a trial is heavy work. */
+const LONG = 10;
+
+/** Which calls have to wait for each other: a look at the body, no more. */
+function laneOf(call: Call, text: string): Lane {
+  if (call === "recommendation") return "heavy";
+  const days = /"days"\s*:\s*([\d.eE+-]+)/.exec(text);
+  return days && Number(days[1]) > LONG ? "heavy" : "light";
 }
 
-/** JSON of plain data and typed arrays; what is no number (Infinity, NaN) becomes null. */
-export const toJson = (value: unknown): string =>
-  JSON.stringify(value, (_, v: unknown) => {
-    if (v instanceof Float32Array)
-      return Array.from(v, (n) => (Number.isFinite(n) ? Math.round(n * 1000) / 1000 : null));
-    return v;
-  });
-
-const refuse = (status: number, field: string, why: string, mend: string, headers?: Record<string, string>): Reply => ({
-  status,
-  body: toJson({ problem: { field, why, mend } } satisfies Problem),
-  headers,
-});
-
-const busy = (what: string): Reply =>
-  refuse(503, "", `${what} is all that runs here at once.`, "Ask again in two seconds.", { "Retry-After": "2" });
-
-let waiting = 0;
-let searches = 0;
-let last: Promise<unknown> = Promise.resolve();
-
-/** One after the other: each call is short, and a queue is fairer than a crowd. */
-function inTurn<T>(work: () => T): Promise<T> {
-  const mine = last.then(
-    () =>
-      new Promise<T>((resolve, reject) =>
-        setImmediate(() => {
-          try {
-            resolve(work());
-          } catch (error) {
-            reject(error);
-          }
-        }),
-      ),
-  );
-  last = mine.catch(() => undefined);
-  return mine;
-}
-
-async function answer(call: Call, sent: unknown): Promise<Reply> {
-  const body = fromOlder(sent);
-  const parsed = requests[call].safeParse(body);
-  if (!parsed.success) {
-    const issue = parsed.error.issues[0]!;
-    return refuse(422, issue.path.join("."), issue.message, "See /api/v1/openapi.json for what this call takes.");
-  }
-  const reply = (value: unknown): Reply => ({ status: 200, body: toJson(value) });
-  switch (call) {
-    case "settings":
-      return inTurn(() => reply(settingsAnswer(requests.settings.parse(body))));
-    case "read-back":
-      return inTurn(() => reply(readBackAnswer(requests["read-back"].parse(body))));
-    case "trial":
-      return inTurn(() => reply(trialAnswer(requests.trial.parse(body))));
-    case "verdicts":
-      return inTurn(() => reply(verdictsAnswer(requests.verdicts.parse(body))));
-    case "recommendation": {
-      if (searches >= MOST_SEARCHES) return busy("One search");
-      searches++;
-      try {
-        return reply(await recommendationAnswer(requests.recommendation.parse(body), () => performance.now()));
-      } finally {
-        searches--;
-      }
-    }
-  }
-}
+/** What came of reading a body. */
+export type Body = { text: string } | { refused: "large" | "slow" };
 
 /**
  * Answers one call of a script. It keeps nothing: the data stay with the caller.
  * @param name the last part of the address
- * @param text the body as it came; null where it was longer than allowed
+ * @param crew who does the work
+ * @param signal ends the work when nobody waits for it any more
  */
-export async function knock(name: string, type: string | null, text: string | null): Promise<Reply> {
+export async function knock(
+  name: string,
+  type: string | null,
+  body: Body,
+  crew: Pick<Crew, "have">,
+  signal?: AbortSignal,
+): Promise<Reply> {
   const call = calls.find((c) => c === name);
   if (!call)
     return refuse(404, "", `There is no call \u201c${name.slice(0, 40)}\u201d.`, `Use one of ${calls.join(", ")}.`);
   if (!type?.toLowerCase().startsWith("application/json"))
     return refuse(415, "", "The body is no JSON by its Content-Type.", "Send Content-Type: application/json.");
-  if (text === null || text.length > MOST_BYTES)
+  if ("refused" in body && body.refused === "slow")
+    return refuse(408, "", "The body did not come to its end in time.", "Send it again, in one piece.");
+  if ("refused" in body || body.text.length > MOST_BYTES)
     return refuse(
       413,
       "",
       "The body is too large.",
       `Keep it under ${MOST_BYTES / 1024} kB: thin out a recorded room.`,
     );
-  if (waiting >= MOST_WAITING) return busy(`${MOST_WAITING} calls`);
-  let body: unknown;
   try {
-    body = JSON.parse(text);
-  } catch {
-    return refuse(400, "", "The body is not complete JSON.", "Send one JSON object.");
-  }
-  waiting++;
-  try {
-    return await answer(call, body);
+    return await crew.have(laneOf(call, body.text), { call, text: body.text }, signal);
   } catch (error) {
-    if (error instanceof Impossible)
-      return refuse(422, error.field, error.message, "Change one of the values that it names.");
-    if (error instanceof Overlong)
-      return refuse(
-        422,
-        "",
-        "The search took too long.",
-        "Ask without the probe or the heater, or for a smaller chamber.",
-      );
+    if (error instanceof Crowded) return busy();
+    if (error instanceof Overrun)
+      return refuse(422, "", "The work took too long and was ended.", "Ask for fewer days, or for a smaller chamber.");
+    if (error instanceof Abandoned) return refuse(499, "", "Nobody waits for this answer any more.", "Ask again.");
     return refuse(500, "", "Something went wrong here.", "It is our fault: please report the body that you sent.");
-  } finally {
-    waiting--;
   }
 }

@@ -17,8 +17,8 @@ export const examples: Example[] = [
     title: "Settings for an ale at 18 to 20 °C in a garage",
     body: {
       chamber: {
-        room: { low: typed(4), high: typed(16) },
-        stages: [{ id: "s1", stage: { low: typed(18), high: typed(20) }, settings: {} }],
+        room: { low: 4, high: 16 },
+        stages: [{ id: "s1", stage: { low: 18, high: 20 }, settings: {} }],
       },
     },
     look: "settings.setpoint",

@@ -4,6 +4,7 @@ import { recordWith } from "@/core/testing/build";
 import { blows, struck } from "@/core/testing/mutate";
 import { hollinMill } from "@/demo";
 import { knock } from "./door";
+import { sameThread } from "./testing";
 import { calls, chamberInput } from "./schemas";
 
 /** `npm run hard` asks for all; verify for a seeded share. */
@@ -31,7 +32,7 @@ describe(`${RUNS} damaged calls at the door, seed ${SEED}`, () => {
       fc.asyncProperty(fc.nat(chambers.length - 1), fc.constantFrom(...asked), blows, async (which, call, all) => {
         const begun = performance.now();
         const body = JSON.stringify(struck(bodyOf(call, chambers[which]), all));
-        const reply = await knock(call, "application/json", body);
+        const reply = await knock(call, "application/json", { text: body }, sameThread);
         expect(performance.now() - begun).toBeLessThan(10_000);
         seen[reply.status] = (seen[reply.status] ?? 0) + 1;
         const said = JSON.parse(reply.body) as { problem?: { why: string; mend: string } };

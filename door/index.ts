@@ -1,5 +1,2 @@
-export * from "./body";
-export * from "./door";
 export * from "./examples";
-export * from "./openapi";
 export * from "./schemas";

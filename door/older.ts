@@ -1,4 +1,4 @@
-import { lifted, RECORD_VERSION, type RawRecord } from "@/core/model";
+import { lifted, recordKinds, type RawRecord } from "@/core/model";
 
 const isObject = (value: unknown): value is RawRecord =>
   typeof value === "object" && value !== null && !Array.isArray(value);
@@ -38,7 +38,7 @@ export function fromOlder(body: unknown): unknown {
       kind: _kind,
       schemaVersion: _version,
       ...chamber
-    } = lifted({ ...bare, ...body.chamber }, 2, RECORD_VERSION);
+    } = lifted({ ...bare, ...body.chamber }, recordKinds.chamber, 2);
     return { ...body, chamber };
   } catch {
     return body; // the schema says what is wrong with it

@@ -1,6 +1,6 @@
 import * as z from "zod";
 import { responses } from "./responses";
-import { callWords, calls, problem, requests } from "./schemas";
+import { callWords, calls, described, problem } from "./schemas";
 
 const schemaOf = (schema: z.ZodType, io: "input" | "output" = "input"): object => {
   const { $schema: _, ...plain } = z.toJSONSchema(schema, { target: "draft-2020-12", io }) as Record<string, unknown>;
@@ -9,6 +9,7 @@ const schemaOf = (schema: z.ZodType, io: "input" | "output" = "input"): object =
 
 const failures: Record<string, string> = {
   400: "The body is not JSON",
+  408: "The body did not come to its end in time",
   413: "The body is too large",
   415: "The body is no JSON by its Content-Type",
   422: "A field does not fit, or the chamber is impossible",
@@ -22,7 +23,7 @@ export const openapi = (): object => ({
     title: "Gentle Crock, a door for scripts",
     version: "1",
     description:
-      "Temperatures in °C, differences in K, lengths in m, volumes in m³, power in W, times in s. A chamber holds only what differs from its defaults, each value with its origin, as in a workshop backup. Nothing is kept.",
+      "Temperatures in °C, differences in K, lengths in m, volumes in m³, power in W, times in s. A chamber holds only what differs from its defaults, each value plainly or with its origin, as in a workshop backup. Nothing is kept.",
   },
   paths: Object.fromEntries(
     calls.map((call) => [
@@ -53,7 +54,7 @@ export const openapi = (): object => ({
   ),
   components: {
     schemas: {
-      ...Object.fromEntries(calls.map((call) => [call, schemaOf(requests[call])])),
+      ...Object.fromEntries(calls.map((call) => [call, schemaOf(described[call])])),
       ...Object.fromEntries(calls.map((call) => [`${call}-answer`, schemaOf(responses[call], "output")])),
       problem: schemaOf(problem),
     },

@@ -1,24 +1,38 @@
 import * as z from "zod";
-import { chamberFields, settingsShape } from "@/core/model";
+import * as small from "zod/mini";
+import { chamberFieldsOf, originField, settingsShape, sparse } from "@/core/model";
+
+const inputOf = (part: typeof sparse) =>
+  small.partial(
+    small.pick(chamberFieldsOf(part), {
+      room: true,
+      roomSeries: true,
+      cabinet: true,
+      thermal: true,
+      devices: true,
+      controllers: true,
+      vessels: true,
+      probes: true,
+      job: true,
+      program: true,
+      stages: true,
+      happenings: true,
+    }),
+  );
 
 /** A chamber as the application stores it, without its envelope: only what differs from the defaults. */
-export const chamberInput = chamberFields
-  .pick({
-    room: true,
-    roomSeries: true,
-    cabinet: true,
-    thermal: true,
-    devices: true,
-    controllers: true,
-    vessels: true,
-    probes: true,
-    job: true,
-    program: true,
-    stages: true,
-    happenings: true,
-  })
-  .partial()
-  .strict();
+export const chamberInput = inputOf(sparse);
+
+/** A section that takes each value plainly too, for the description alone: the door gives it an origin before it looks. */
+const either = ((shape: z.core.$ZodShape) =>
+  small.strictObject(
+    Object.fromEntries(
+      Object.entries(shape).map(([name, field]) => [
+        name,
+        small.optional(small.union([small.strictObject({ value: field, origin: originField }), field])),
+      ]),
+    ),
+  )) as unknown as typeof sparse;
 
 /** Longest trial that the door runs, days. */
 export const MOST_DAYS = 30;
@@ -29,26 +43,31 @@ const stage = z.string().optional().describe("Id of a stage; the first where not
 const controller = z.string().optional().describe("Id of a controller; the first where nothing is said.");
 const bins = z.int().min(1).max(1000).default(280).describe("Bins of the trace.");
 
-export const requests = {
-  settings: z.strictObject({ chamber: chamberInput, scale, stage, controller }),
-  "read-back": z.strictObject({
-    chamber: chamberInput,
-    settings: z.strictObject(settingsShape).partial().strict().describe("Numbers as they stand in the unit: °C, K, s."),
-    scale,
-    stage,
-    controller,
-  }),
-  trial: z.strictObject({ chamber: chamberInput, days, bins }),
-  verdicts: z.strictObject({ chamber: chamberInput, days, scale }),
-  recommendation: z.strictObject({
-    chamber: chamberInput,
-    scale,
-    probe: z.boolean().default(false).describe("Look for the place of the probe too."),
-    heater: z.boolean().default(false).describe("Look for the size of the heater too."),
-    stage,
-    controller: controller.describe("Id of a controller: those that hold the same are searched for together."),
-  }),
-} as const;
+const requestsOf = (chamber: typeof chamberInput) =>
+  ({
+    settings: z.strictObject({ chamber, scale, stage, controller }),
+    "read-back": z.strictObject({
+      chamber,
+      settings: z.strictObject(settingsShape).partial().describe("Numbers as they stand in the unit: °C, K, s."),
+      scale,
+      stage,
+      controller,
+    }),
+    trial: z.strictObject({ chamber, days, bins }),
+    verdicts: z.strictObject({ chamber, days, scale }),
+    recommendation: z.strictObject({
+      chamber,
+      scale,
+      probe: z.boolean().default(false).describe("Look for the place of the probe too."),
+      heater: z.boolean().default(false).describe("Look for the size of the heater too."),
+      stage,
+      controller: controller.describe("Id of a controller: those that hold the same are searched for together."),
+    }),
+  }) as const;
+
+export const requests = requestsOf(chamberInput);
+/** As the description says it: values with their origin, or plainly. */
+export const described = requestsOf(inputOf(either));
 export type Call = keyof typeof requests;
 export const calls = Object.keys(requests) as Call[];
 

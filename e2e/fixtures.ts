@@ -60,4 +60,7 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
   await field.press("Enter");
 }
 
-export const stored = (page: Page) => expect(page.getByText("Stored in this browser")).toBeVisible();
+/** What the frame says of storing, wherever it stands at this width. */
+export const storedWords = (page: Page) =>
+  page.getByText("Stored in this browser", { exact: true }).filter({ visible: true });
+export const stored = (page: Page) => expect(storedWords(page)).toBeVisible();

@@ -35,19 +35,35 @@ test("a second tab is noticed, follows, and never overwrites silently", async ({
   });
   await fill(page, "Setpoint", "24.6");
   await stored(page);
+  // What does not touch the other's change is merged, on both sides, without a question.
   await fill(other, "Compressor delay", "7");
-  await expect(other.getByRole("alertdialog")).toContainText("was changed in another tab");
-  await other.getByRole("button", { name: "Take the other tab" }).click();
+  await stored(other);
   await expect(other.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("24.6");
-  await expect(other.getByRole("textbox", { name: "Compressor delay" })).toHaveValue("5");
+  await expect(page.getByRole("textbox", { name: "Compressor delay" })).toHaveValue("7");
 
+  // The same value in both: asked about, whichever is taken.
   await fill(page, "Setpoint", "24.2");
   await stored(page);
-  await fill(other, "Compressor delay", "8");
+  await fill(other, "Setpoint", "24.9");
+  await expect(other.getByRole("alertdialog")).toContainText("was changed in another tab");
+  await expect(other.getByText("Not stored: answer above first").filter({ visible: true })).toBeVisible();
+  await other.getByRole("button", { name: "Take the other tab" }).click();
+  await expect(other.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("24.2");
+
+  await fill(page, "Setpoint", "24.3");
+  await stored(page);
+  await fill(other, "Setpoint", "24.8");
   await other.getByRole("button", { name: "Keep what is here" }).click();
   await stored(other);
   await other.reload();
-  await expect(other.getByRole("textbox", { name: "Compressor delay" })).toHaveValue("8");
+  await expect(other.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("24.8");
+
+  // What was typed and not taken over is there after a reload.
+  await other.getByRole("textbox", { name: "Compressor delay" }).fill("9 min");
+  await other.reload();
+  await expect(other.getByRole("textbox", { name: "Compressor delay" })).toHaveValue("9 min");
+  await other.getByRole("textbox", { name: "Compressor delay" }).press("Enter");
+  await expect(page.getByRole("textbox", { name: "Compressor delay" })).toHaveValue("9");
 });
 
 test("the workshop goes to one file and comes back on an empty profile", async ({ browser, page }) => {

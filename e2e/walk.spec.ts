@@ -1,4 +1,4 @@
-import { expect, fill, figures, makeChamber, openDemo, test, trialDone } from "./fixtures";
+import { expect, fill, figures, makeChamber, openDemo, stored, test, trialDone } from "./fixtures";
 
 test("the demo stands on the shelf with its worst verdict and its next station, and comes once only", async ({
   page,
@@ -93,7 +93,7 @@ test("everything that is asked has its effect on the trial, and reload keeps it"
   await page.getByText("In a dry thermowell").click();
   await changed("probe place");
 
-  await expect(page.getByText("Stored in this browser")).toBeVisible();
+  await stored(page);
   await page.reload();
   await trialDone(page);
   await page.keyboard.press("6");

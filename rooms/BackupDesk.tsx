@@ -2,8 +2,18 @@
 
 import { Download, Upload } from "lucide-react";
 import { useRef, useState } from "react";
-import { bringIn, readBackup, undo, useWorkshop, writeBackup, type BackupContents, type SaveState } from "@/workshop";
+import {
+  bringIn,
+  noteBackup,
+  readBackup,
+  undo,
+  useWorkshop,
+  whenStored,
+  writeBackup,
+  type BackupContents,
+} from "@/workshop";
 import { download } from "@/parts/common";
+import { KeepingNote } from "./KeepingNote";
 
 /** So many records that are left out are told one by one. */
 const SHOWN = 100;
@@ -13,16 +23,17 @@ export function BackupDesk() {
   const { records } = useWorkshop();
   const [contents, setContents] = useState<BackupContents | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const save = useWorkshop((s) => s.save);
-  /** How many chambers were brought in last, and whether the store has had all of them: what it does later is not theirs. */
+  const [exports, setExports] = useState(0);
+  const failed = useWorkshop((s) => s.save === "failed");
+  /** How many chambers were brought in last, and whether one transaction of the store has taken all of them. */
   const [brought, setBrought] = useState<{ count: number; stored: boolean } | null>(null);
-  if (brought && !brought.stored && save === "saved") setBrought({ ...brought, stored: true });
   const input = useRef<HTMLInputElement>(null);
   const count = Object.values(records).filter((r) => r.kind === "chamber").length;
 
   const exportAll = () => {
     const now = new Date().toISOString();
     download(`gentle-crock-${now.slice(0, 10)}.json`, writeBackup(Object.values(records), now));
+    void noteBackup(now).then(() => setExports((n) => n + 1));
   };
   const look = async (file: File | undefined) => {
     setContents(null);
@@ -40,7 +51,14 @@ export function BackupDesk() {
       .filter((r) => r.kind === "chamber")
       .map((r) => r.id);
     bringIn(incoming, "backup brought in", replaceAll ? gone : []);
-    setBrought({ count: contents.chambers.length, stored: false });
+    const mine = { count: contents.chambers.length, stored: false };
+    const ids = contents.chambers.map((r) => r.id);
+    setBrought(mine);
+    void whenStored(incoming.map((r) => r.id)).then(() => {
+      // One that another tab has changed meanwhile is asked about, and not back yet.
+      const asked = useWorkshop.getState().conflicts.filter((c) => ids.includes(c.id)).length;
+      setBrought((b) => (b === mine ? { count: mine.count - asked, stored: true } : b));
+    });
     setContents(null);
     if (input.current) input.current.value = "";
   };
@@ -55,6 +73,7 @@ export function BackupDesk() {
         </a>
         .
       </p>
+      <KeepingNote records={records} exports={exports} />
       <div className="flex flex-wrap gap-2">
         <button type="button" className="key" onClick={exportAll}>
           <Download size={18} aria-hidden /> Export the workshop
@@ -125,7 +144,7 @@ export function BackupDesk() {
       )}
       {brought !== null && (
         <p role="status" className="flex items-center gap-3">
-          {backWords(brought.count, brought.stored ? "saved" : save)}
+          {backWords(brought.count, brought.stored, failed)}
           <button
             type="button"
             className="key"
@@ -143,9 +162,9 @@ export function BackupDesk() {
 }
 
 /** What is said of chambers that were brought in: that they are back only once the store has acknowledged all of them. */
-function backWords(count: number, save: SaveState): string {
+function backWords(count: number, stored: boolean, failed: boolean): string {
   const them = count === 1 ? "One chamber" : `${count} chambers`;
-  if (save === "saved") return `${them} ${count === 1 ? "is" : "are"} back.`;
-  if (save === "saving") return `Storing ${count === 1 ? "one chamber" : them} \u2026 keep this page open.`;
+  if (stored) return `${them} ${count === 1 ? "is" : "are"} back.`;
+  if (!failed) return `Storing ${count === 1 ? "one chamber" : them} \u2026 keep this page open.`;
   return `${them} ${count === 1 ? "stands" : "stand"} on the shelf of this page, but could not be stored yet. It is tried again: keep this page open.`;
 }

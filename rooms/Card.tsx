@@ -48,7 +48,7 @@ function CardDesk({ record }: { record: ChamberRecord }) {
   const paper = sizes.find((s) => s.value === size)!;
   return (
     <>
-      <RoomHead title="Card for the door" back={`/bench?c=${record.id}&at=settings`}>
+      <RoomHead title="Card for the door" back={`/bench?c=${record.id}&at=settings`} of={record.id}>
         <label className="flex items-center gap-2">
           <span className="max-sm:sr-only">Paper</span>
           <select

@@ -1,15 +1,16 @@
 "use client";
 
+import dynamic from "next/dynamic";
 import { useEffect, useState, type ReactNode } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import * as z from "zod";
 import { Glazes, showShortcuts, singleKey, useShortcutList } from "@/parts/common";
-import { openWorkshop, redo, undo, useWorkshop } from "@/workshop";
+import { openAgain, openWorkshop, redo, troubleWords, undo, useWorkshop } from "@/workshop";
+import { NewerNotice } from "./NewerNotice";
 import { Notices } from "./Notices";
-import { Shortcuts } from "./Shortcuts";
+import { keepOffline } from "./offline";
 
-// The policy forbids eval; without this the schema library probes for it.
-z.config({ jitless: true });
+/** Loaded when it is asked for. */
+const Shortcuts = dynamic(() => import("./Shortcuts").then((m) => m.Shortcuts), { ssr: false });
 
 /** A text that is being typed has the browser's own undo; a number field at rest has not. */
 const hasOwnUndo = ({ target }: KeyboardEvent): boolean =>
@@ -22,7 +23,10 @@ export function Frame({ children }: { children: ReactNode }) {
   const listed = useShortcutList((s) => s.open);
   const [said, setSaid] = useState("");
 
-  useEffect(() => void openWorkshop(), []);
+  useEffect(() => {
+    void openWorkshop();
+    void keepOffline();
+  }, []);
   useEffect(() => {
     const { dataset } = document.documentElement;
     if (theme === "auto") delete dataset.theme;
@@ -37,22 +41,30 @@ export function Frame({ children }: { children: ReactNode }) {
   return (
     <>
       <Glazes />
+      <NewerNotice />
       <Notices />
-      {status === "unavailable" ? (
-        <main className="mx-auto grid max-w-xl gap-3 p-8">
-          <h1 className="text-3xl">The workshop cannot be opened</h1>
-          <p>
-            This browser gives the page no storage. Private windows and strict settings do that: open it in an ordinary
-            window, or allow this site to store data.
-          </p>
-        </main>
-      ) : (
-        children
-      )}
+      {status === "unavailable" ? <NoStore /> : children}
       {listed && <Shortcuts onClose={() => showShortcuts(false)} />}
       <p className="sr-only" aria-live="polite">
         {said}
       </p>
     </>
+  );
+}
+
+/** What is wrong with the store, never an empty shelf in its place. */
+function NoStore() {
+  const trouble = useWorkshop((s) => s.trouble) ?? "unopenable";
+  const { title, mend } = troubleWords[trouble];
+  return (
+    <main className="mx-auto grid max-w-xl gap-3 p-8">
+      <h1 className="text-3xl">The workshop cannot be opened</h1>
+      <p>
+        <strong>{title}.</strong> {mend}
+      </p>
+      <button type="button" className="key key-strong justify-self-start" onClick={() => void openAgain()}>
+        Try again
+      </button>
+    </main>
   );
 }

@@ -1,13 +1,15 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
+import * as z from "zod/mini";
 import { boxes, cabinetDefaults, describe, isRound, jobs, newChamber, tryEdits } from "@/core/chamber";
 import { cabinetKinds, type CabinetKind, type Edit } from "@/core/model";
 import { celsius, measures } from "@/core/quantity";
 import { CabinetDrawing } from "@/parts/cabinet";
-import { Choice, measureKind, NumberField, temperatureKind } from "@/parts/fields";
+import { Choice, Drafts, measureKind, NumberField, temperatureKind, useDraft } from "@/parts/fields";
 import { addChamber, useWorkshop } from "@/workshop";
+import { pool } from "@/workers";
 import { RoomHead } from "./RoomHead";
 
 interface Answers {
@@ -33,14 +35,50 @@ const editsOf = (a: Answers): Edit[] => [
 
 const fresh = () => newChamber("new", "New", "2026-01-01T00:00:00.000Z");
 
+interface Draft {
+  answers: Answers;
+  name: string;
+}
+
+const draftShape = z.object({
+  name: z.string().check(z.maxLength(60)),
+  answers: z.object({
+    job: z.enum(jobs.map((j) => j.id)),
+    box: z.enum(cabinetKinds),
+    height: z.optional(z.number()),
+    width: z.optional(z.number()),
+    low: z.number(),
+    high: z.number(),
+  }),
+});
+
+/** What was answered so far; nothing yet, or something that is none: as every new chamber begins. */
+function answered(draft: string | null): Draft {
+  try {
+    return draftShape.parse(JSON.parse(draft ?? ""));
+  } catch {
+    return { answers: { job: "ale", box: "upright", low: 12, high: 22 }, name: "" };
+  }
+}
+
 /** Three questions, and a bench with sensible settings and a trial. */
-export function NewChamber() {
+export const NewChamber = () => (
+  <Drafts of="new">
+    <Questions />
+  </Drafts>
+);
+
+function Questions() {
   const router = useRouter();
   const { preferences, status } = useWorkshop();
   const { scale, system } = preferences;
-  const [answers, setAnswers] = useState<Answers>({ job: "ale", box: "upright", low: 12, high: 22 });
+  // What was answered survives a reload until the chamber stands on the shelf.
+  const { draft, set: setDraft } = useDraft("answers");
+  const { answers, name } = useMemo(() => answered(draft), [draft]);
+  const keep = (next: Partial<Draft>) => setDraft(JSON.stringify({ answers, name, ...next }));
+  const setAnswers = (change: (a: Answers) => Answers) => keep({ answers: change(answers) });
+  const setName = (next: string) => keep({ name: next });
   const [allBoxes, setAllBoxes] = useState(false);
-  const [name, setName] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
 
   const tried = useMemo(() => tryEdits(fresh(), editsOf(answers)), [answers]);
@@ -48,7 +86,7 @@ export function NewChamber() {
     const next = { ...answers, [field]: value };
     const result = tryEdits(fresh(), editsOf(next));
     if (!result.ok) return result.problem;
-    setAnswers(next);
+    setAnswers(() => next);
     return null;
   };
   const job = jobOf(answers.job);
@@ -62,8 +100,13 @@ export function NewChamber() {
     const unit: Edit[] = scale === "F" ? [{ section: "unit", field: "scale", value: "F" }] : [];
     const made = addChamber(name || suggested, [...editsOf(answers), ...unit], answers.job);
     if ("problem" in made) setProblem(made.problem);
-    else router.push(`/bench?c=${made.id}&at=job`);
+    else {
+      setDraft(null);
+      router.push(`/bench?c=${made.id}&at=job`);
+    }
   };
+  // The bench comes next: its worker is made ready meanwhile.
+  useEffect(() => pool.warm(), []);
   if (status !== "open") return null;
   return (
     <>

@@ -10,13 +10,32 @@ const NOW = "2026-01-01T00:00:00.000Z";
 describe("notices", () => {
   it("say that a write has failed for as long as it has, and no longer", () => {
     render(<Notices />);
-    const be = (save: SaveState) => act(() => useWorkshop.setState({ save }));
+    const be = (save: SaveState) =>
+      act(() => useWorkshop.setState({ save, trouble: save === "failed" ? "failed" : null }));
     be("saving");
     expect(screen.queryByRole("alert")).toBeNull();
     be("failed");
     expect(screen.getByRole("alert")).toHaveTextContent(/could not be stored yet.*keep this page open/);
     be("saved");
     expect(screen.queryByRole("alert")).toBeNull();
+  });
+
+  it("say what is wrong with the store, each as what it is", () => {
+    render(<Notices />);
+    act(() => useWorkshop.setState({ save: "failed", trouble: "full" }));
+    expect(screen.getByRole("alert")).toHaveTextContent(/is full\. Make room/);
+    act(() => useWorkshop.setState({ save: "failed", trouble: "silent" }));
+    expect(screen.getByRole("alert")).toHaveTextContent(/does not answer/);
+    act(() => useWorkshop.setState({ save: "saved", trouble: null, loss: { chambers: 2, at: NOW } }));
+    expect(screen.getByRole("alert")).toHaveTextContent(
+      /2 chambers were stored here, last on 2026-01-01, and are gone/,
+    );
+    expect(screen.getByRole("link", { name: "Bring back a backup" })).toBeInTheDocument();
+    act(() => useWorkshop.setState({ loss: null, refused: "\u201cname\u201d cannot be undone: why" }));
+    expect(screen.getByRole("alert")).toHaveTextContent(/cannot be undone: why/);
+    act(() => useWorkshop.setState({ refused: null, newer: 2 }));
+    expect(screen.getByRole("status")).toHaveTextContent(/2 records were written by a newer Gentle Crock/);
+    act(() => useWorkshop.setState({ newer: 0 }));
   });
 
   it("ask about one conflict after the other, by name, and say how many follow", () => {

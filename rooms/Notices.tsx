@@ -2,23 +2,62 @@
 
 import Link from "next/link";
 import { useState } from "react";
-import { settleConflict, useWorkshop } from "@/workshop";
+import { acceptLoss, dropRefused, settleConflict, troubleWords, useWorkshop } from "@/workshop";
 
 /** What has to be known at once: a write that failed, conflicts between two tabs, a second tab, records set aside. */
 export function Notices() {
-  const { conflicts, company, quarantine, records, save } = useWorkshop();
+  const { conflicts, company, quarantine, records, save, trouble, newer, loss, refused } = useWorkshop();
   const [companySeen, setCompanySeen] = useState(false);
   const [quarantineSeen, setQuarantineSeen] = useState(false);
+  const [newerSeen, setNewerSeen] = useState(false);
   const [conflict] = conflicts;
   const mine = conflict ? records[conflict.id] : undefined;
-  const name = mine?.kind === "chamber" ? mine.name : "This record";
+  const name =
+    mine?.kind === "chamber" ? mine.name : mine?.kind === "preferences" ? "One of your preferences" : "This record";
   return (
     <div className="print:hidden">
       {save === "failed" && (
         <p role="alert" className="bg-base-200 border-error border-b-4 px-4 py-2">
-          <strong>What you changed last could not be stored yet.</strong> It is tried again every other second: keep
-          this page open, and make room in the browser&rsquo;s storage if it is full.
+          <strong>What you changed last could not be stored yet.</strong>{" "}
+          {trouble && `${troubleWords[trouble].title}. ${troubleWords[trouble].mend}`}
         </p>
+      )}
+      {loss && (
+        <div role="alert" className="bg-base-200 border-error flex flex-wrap items-center gap-3 border-b-4 px-4 py-2">
+          <p className="grow">
+            <strong>
+              {loss.chambers === 1 ? "A chamber was stored here" : `${loss.chambers} chambers were stored here`}, last
+              on {loss.at.slice(0, 10)}, and {loss.chambers === 1 ? "is" : "are"} gone.
+            </strong>{" "}
+            The browser has dropped its store, or its data were cleared. A backup brings them back.
+          </p>
+          <Link href="/preferences#backup" className="key key-strong">
+            Bring back a backup
+          </Link>
+          <button type="button" className="key" onClick={acceptLoss}>
+            Begin anew
+          </button>
+        </div>
+      )}
+      {refused && (
+        <div role="alert" className="bg-base-200 border-warning flex items-center gap-3 border-b-4 px-4 py-1">
+          <p className="grow">{refused}</p>
+          <button type="button" className="key border-transparent" onClick={dropRefused}>
+            Understood
+          </button>
+        </div>
+      )}
+      {newer > 0 && !newerSeen && (
+        <div role="status" className="bg-base-200 border-warning flex items-center gap-3 border-b-4 px-4 py-1">
+          <p className="grow">
+            {newer === 1 ? "One record was" : `${newer} records were`} written by a newer Gentle Crock and{" "}
+            {newer === 1 ? "is" : "are"} left as {newer === 1 ? "it is" : "they are"}. Load the page anew to get the
+            newer one.
+          </p>
+          <button type="button" className="key border-transparent" onClick={() => setNewerSeen(true)}>
+            Later
+          </button>
+        </div>
       )}
       {conflict && (
         <div

@@ -8,6 +8,7 @@ import { Choice, type Option } from "@/parts/fields";
 import { setPreferences, useWorkshop } from "@/workshop";
 import { QuarantineList } from "./QuarantineList";
 import { BackupDesk } from "./BackupDesk";
+import { useOffline, type Offline } from "./offline";
 import { RoomHead } from "./RoomHead";
 
 const scales: Option<PreferencesRecord["scale"]>[] = [
@@ -28,7 +29,15 @@ const keys: Option<"on" | "off">[] = [
   { value: "off", label: "Off" },
 ];
 
+const offlineWords: Record<Offline, string> = {
+  ready: "Every page opens without the server too, and works as it does with it; only the door for scripts needs it.",
+  unknown: "The browser is still putting the pages by.",
+  withheld:
+    "This browser does not keep the pages for when there is no server. It allows that for secure addresses only: this machine\u2019s own (127.0.0.1), or https.",
+};
+
 export function Preferences() {
+  const offline = useOffline((s) => s.offline);
   const { preferences, status, records } = useWorkshop();
   if (status !== "open") return null;
   const demo = Object.values(records).some((r) => r.demo) && demoIsThere();
@@ -69,6 +78,10 @@ export function Preferences() {
         </section>
         <BackupDesk />
         <QuarantineList />
+        <section className="grid gap-2">
+          <h2 className="text-2xl">Without a connection</h2>
+          <p className="max-w-prose">{offlineWords[offline]}</p>
+        </section>
         <section className="grid gap-3">
           <h2 className="text-2xl">The demo</h2>
           <p>

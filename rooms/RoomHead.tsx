@@ -1,11 +1,20 @@
 import { ArrowLeft } from "lucide-react";
 import Link from "next/link";
 import type { ReactNode } from "react";
+import { Stored } from "@/bench";
+
+interface Props {
+  title: string;
+  back?: string;
+  /** The record that the room is about; without one, it is about all. */
+  of?: string;
+  children?: ReactNode;
+}
 
 /** Head of a room that is not the Shelf: the way back, its name, what can be done. */
-export function RoomHead({ title, back = "/", children }: { title: string; back?: string; children?: ReactNode }) {
+export function RoomHead({ title, back = "/", of, children }: Props) {
   return (
-    <header className="border-base-content flex min-h-14 items-center gap-3 border-b-2 px-2 print:hidden">
+    <header className="border-base-content flex min-h-14 items-center gap-3 py-1 border-b-2 px-2 print:hidden">
       <Link
         href={back}
         className="key border-transparent px-0"
@@ -13,7 +22,12 @@ export function RoomHead({ title, back = "/", children }: { title: string; back?
       >
         <ArrowLeft size={20} aria-hidden />
       </Link>
-      <h1 className="grow text-xl">{title}</h1>
+      <div className="grow leading-tight">
+        <h1 className="text-xl">{title}</h1>
+        <p className="text-xs">
+          <Stored id={of} />
+        </p>
+      </div>
       {children}
     </header>
   );

@@ -3,15 +3,15 @@
 import { Plus, Settings2 } from "lucide-react";
 import Link from "next/link";
 import { useMemo } from "react";
-import { nextStation, stationInfo, VerdictTitle } from "@/bench";
+import { nextStation, stationInfo, Stored, VerdictTitle } from "@/bench";
 import { boxes, describe } from "@/core/chamber";
 import type { ChamberRecord, PreferencesRecord } from "@/core/model";
 import { productLabels } from "@/core/product";
 import { celsius, printTemperature } from "@/core/quantity";
-import { bringDemoBack } from "@/demo";
 import { CabinetDrawing } from "@/parts/cabinet";
 import { useWorkshop } from "@/workshop";
 import type { TrialAnswer } from "@/workers";
+import { backupWords, changedSince, useLastBackup } from "./KeepingNote";
 import { RemoveChamber } from "./RemoveChamber";
 import { useVerdicts } from "./useVerdicts";
 
@@ -34,11 +34,20 @@ export function Shelf() {
     [records],
   );
   const zone = Math.max(...chambers.map(heightOf), 1) * METRE + 28;
+  const last = useLastBackup();
+  const changed = changedSince(records, last?.at ?? null);
   const answers = useVerdicts(chambers, preferences, preferences.scale);
   return (
     <>
       <header className="flex flex-wrap items-center gap-3 px-4 pt-5 md:px-10">
-        <h1 className="grow text-3xl md:text-4xl">Gentle Crock</h1>
+        <div className="grow">
+          <h1 className="text-3xl md:text-4xl">Gentle Crock</h1>
+          {chambers.length > 0 && (
+            <p className="text-sm">
+              <Stored />
+            </p>
+          )}
+        </div>
         <Link href="/preferences" className="key border-transparent">
           <Settings2 size={18} aria-hidden /> Preferences
         </Link>
@@ -71,6 +80,14 @@ export function Shelf() {
               <p className="quiet pt-3 pl-8">A place is free: three questions, and the next chamber stands here.</p>
             </li>
           </ul>
+        )}
+        {changed > 0 && last && (
+          <p className="quiet mt-10">
+            {backupWords(last.at, changed)}{" "}
+            <Link href="/preferences#backup" className="underline underline-offset-4">
+              Put them into a file
+            </Link>
+          </p>
         )}
       </main>
     </>
@@ -153,7 +170,11 @@ function EmptyShelf() {
         <Link href="/new" className="key key-strong">
           <Plus size={18} aria-hidden /> New chamber
         </Link>
-        <button type="button" className="key" onClick={bringDemoBack}>
+        <button
+          type="button"
+          className="key"
+          onClick={() => void import("@/demo").then((demo) => demo.bringDemoBack())}
+        >
           Look at the demo first
         </button>
         <Link href="/preferences#backup" className="key">

@@ -1,18 +1,24 @@
 import "@testing-library/jest-dom";
 import { render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { examples, knock, lookAt } from "@/door";
+import { examples, lookAt } from "@/door";
+import { knock } from "@/door/server";
+import { sameThread } from "@/door/testing";
 import { DoorPage } from "./DoorPage";
 import { WorkedCall } from "./WorkedCall";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: () => undefined }) }));
 
-/** The door itself, without HTTP between; it runs under Node, whose turn jsdom lacks. */
+/** The door itself, without HTTP and threads between. */
 beforeEach(() => {
-  globalThis.setImmediate = ((then: () => void) => setTimeout(then)) as unknown as typeof setImmediate;
   globalThis.fetch = (async (path: string, init: RequestInit) => {
     const headers = init.headers as Record<string, string>;
-    const reply = await knock(path.split("/").at(-1)!, headers["Content-Type"]!, init.body as string);
+    const reply = await knock(
+      path.split("/").at(-1)!,
+      headers["Content-Type"]!,
+      { text: init.body as string },
+      sameThread,
+    );
     return { ok: reply.status === 200, status: reply.status, json: async () => JSON.parse(reply.body) as unknown };
   }) as unknown as typeof fetch;
 });
@@ -25,7 +31,7 @@ describe("a worked call", () => {
     render(<WorkedCall {...verdicts} />);
     expect(screen.getByText(/is what to look at in the answer/)).toBeVisible();
     await user.click(screen.getByRole("button", { name: "Ask it here" }));
-    const reply = await knock("verdicts", "application/json", JSON.stringify(verdicts.body));
+    const reply = await knock("verdicts", "application/json", { text: JSON.stringify(verdicts.body) }, sameThread);
     const title = lookAt(JSON.parse(reply.body), verdicts.look) as string;
     expect(title.length).toBeGreaterThan(5);
     expect(await screen.findByText(JSON.stringify(title), undefined, { timeout: 20_000 })).toBeVisible();

@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import type { ChamberRecord, PreferencesRecord } from "@/core/model";
 import type { Scale } from "@/core/quantity";
 import { trialDaysOf } from "@/workshop";
-import { trialBench, whyLost, type TrialAnswer } from "@/workers";
+import { pool, whyLost, type TrialAnswer } from "@/workers";
 
 /** Trials of several chambers, one after the other in the worker; in the place of one that failed, why it did. */
 export function useVerdicts(
@@ -15,21 +15,19 @@ export function useVerdicts(
   const { trialDays, quickTrialDays } = lengths;
   const [answers, setAnswers] = useState<Record<string, TrialAnswer | string>>({});
   useEffect(() => {
-    let gone = false;
+    const left = new AbortController();
     void (async () => {
       for (const record of records) {
-        if (gone) return;
+        if (left.signal.aborted) return;
         const days = trialDaysOf({ trialDays, quickTrialDays }, record);
         // One that cannot be run must not keep the others waiting.
-        const answer = await trialBench
-          .ask((b) => b.trial(record, days, scale))
+        const answer = await pool
+          .run("trial", { record, days, scale }, { lane: "screen", signal: left.signal })
           .catch((error: unknown) => whyLost(error));
-        if (!gone) setAnswers((a) => ({ ...a, [record.id]: answer }));
+        if (!left.signal.aborted) setAnswers((a) => ({ ...a, [record.id]: answer }));
       }
     })();
-    return () => {
-      gone = true;
-    };
+    return () => left.abort();
   }, [records, trialDays, quickTrialDays, scale]);
   return answers;
 }

@@ -1,6 +1,9 @@
-// Hostile input in full: 10,000 damaged backups and 3,000 damaged calls at the door. verify asks for a share of each.
-// `npm run hard -- 7`: with another seed.
-import { bin, install, node } from "./run.mjs";
+// Hard use in full: 10,000 damaged backups, 3,000 damaged calls at the door, 100 kills of the browser, 200 edits of two
+// tabs at the same time. verify asks for a share of each. `npm run hard -- 7`: with another seed.
+import { existsSync } from "node:fs";
+import { join } from "node:path";
+import { chromium } from "./chromium.mjs";
+import { bin, install, node, root } from "./run.mjs";
 
 install();
 const seed = process.argv[2] ?? "20261126";
@@ -11,4 +14,15 @@ const good = node([bin("jest/bin/jest.js"), "workshop/hard", "door/hard"], {
   HARD_CALLS: "3000",
   HARD_SEED: seed,
 });
-process.exit(good ? 0 : 1);
+const browser = chromium();
+const built = existsSync(join(root, ".next/BUILD_ID")) || node(["scripts/build.mjs"]);
+const kills =
+  browser !== null &&
+  built &&
+  node([bin("@playwright/test/cli.js"), "test", "e2e/kill.spec.ts"], {
+    CHROMIUM: browser,
+    HARD_KILLS: "100",
+    HARD_EDITS: "200",
+    HARD_SEED: seed,
+  });
+process.exit(good && kills ? 0 : 1);

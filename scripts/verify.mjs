@@ -13,6 +13,15 @@ mkdirSync(join(root, ".verify"));
 let passed = 0;
 let failed = 0;
 const failures = [];
+/** What each suite may take on two quiet cores, s; over it is said, and no failure: machines differ. */
+const budgets = { "unit tests": 240, build: 60, "browser tests": 420 };
+const spent = [];
+const timed = (name, work) => {
+  const begun = Date.now();
+  const result = work();
+  spent.push([name, Math.round((Date.now() - begun) / 1000)]);
+  return result;
+};
 const count = (name, good, bad) => {
   passed += good;
   failed += bad;
@@ -21,7 +30,7 @@ const count = (name, good, bad) => {
 
 function check(name, args, env) {
   console.log(`\n— ${name}`);
-  const good = node(args, env);
+  const good = timed(name, () => node(args, env));
   count(name, good ? 1 : 0, good ? 0 : 1);
   return good;
 }
@@ -29,7 +38,7 @@ function check(name, args, env) {
 /** A test run that writes a report to count; a run without a report is one failure. */
 function tests(name, args, report, read, env) {
   console.log(`\n— ${name}`);
-  const good = node(args, env);
+  const good = timed(name, () => node(args, env));
   const file = join(root, report);
   if (!existsSync(file)) return count(name, 0, 1);
   const { ok, bad } = read(JSON.parse(readFileSync(file, "utf8")));
@@ -39,11 +48,25 @@ function tests(name, args, report, read, env) {
 check("route types", [bin("next/dist/bin/next"), "typegen"]);
 check("types", [bin("typescript/bin/tsc"), "--noEmit"]);
 check("types of the core alone", [bin("typescript/bin/tsc"), "--noEmit", "-p", "core"]);
+check("types of the service worker", [bin("typescript/bin/tsc"), "--noEmit", "-p", "offline"]);
 check("lint", [bin("eslint/bin/eslint.js"), "."]);
 check("format", [bin("prettier/bin/prettier.cjs"), "--check", "--log-level", "warn", "."]);
 check("floors", [
   bin("dependency-cruiser/bin/dependency-cruise.mjs"),
-  ...["--config", ".dependency-cruiser.cjs", "app", "bench", "rooms", "parts", "workshop", "workers", "demo", "core"],
+  ...[
+    "--config",
+    ".dependency-cruiser.cjs",
+    "app",
+    "bench",
+    "rooms",
+    "parts",
+    "workshop",
+    "workers",
+    "demo",
+    "door",
+    "offline",
+    "core",
+  ],
 ]);
 check("unused code", [bin("knip/bin/knip.js")]);
 tests(
@@ -62,6 +85,13 @@ if (check("build", ["scripts/build.mjs"]) && browser)
     { CHROMIUM: browser },
   );
 else count("browser tests", 0, 1);
+
+console.log("\nTime taken");
+for (const [name, seconds] of spent) {
+  const budget = budgets[name] ?? 45;
+  console.log(`  ${name}: ${seconds} s of ${budget} s${seconds > budget ? ", OVER ITS BUDGET" : ""}`);
+}
+console.log(`  in all: ${spent.reduce((sum, [, s]) => sum + s, 0)} s of 900 s`);
 
 if (failures.length) console.error(`\nFailed: ${failures.join(", ")}`);
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -1,24 +1,17 @@
-import { transfer, wrap, type Remote } from "comlink";
-import type { Bench } from "./bench";
+import { wrap, type Remote } from "comlink";
+import type { Desk } from "./desk";
+import { Pool } from "./pool";
 import { Post, type Started } from "./post";
 
-function open(): Started<Remote<Bench>> {
+function open(): Started<Remote<Desk>> {
   const worker = new Worker(new URL("./trial.worker.ts", import.meta.url), { type: "module" });
-  return { remote: wrap<Bench>(worker), worker };
+  return { remote: wrap<Desk>(worker), worker };
 }
 
-/** The worker that runs the trial on screen: nothing else may make it wait. */
-export const trialBench = new Post(open);
-/** A second one that weighs remedies meanwhile. */
-export const weighBench = new Post(open);
-/** A third one for long searches; where there is a second core, the one that weighs helps it. */
-export const searchBench = new Post(() => {
-  const lead = open();
-  if (navigator.hardwareConcurrency > 1)
-    void weighBench
-      .ask((b) => b.lend())
-      .then((port) => lead.remote.join(transfer(port, [port])))
-      // Alone it is only slower.
-      .catch(() => undefined);
-  return lead;
-});
+const cores = typeof navigator === "undefined" ? 1 : navigator.hardwareConcurrency || 1;
+
+/** Each worker is started with its first job. */
+export const pool = new Pool(
+  new Post(open),
+  Array.from({ length: Math.max(1, cores - 1) }, () => new Post(open)),
+);

@@ -1,3 +1,3 @@
-export type { TrialAnswer } from "./bench";
-export * from "./client";
+export { pool } from "./client";
+export type { ReadProgress, TrialAnswer } from "./jobs";
 export { whyLost } from "./post";

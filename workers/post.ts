@@ -41,10 +41,17 @@ export class Post<T> {
   /**
    * Has a piece of work done.
    * @param job asks the worker; it calls `alive` at each sign of life, which gives it as long once more
+   * @param longest that it may take in all, ms
    * @throws WorkLost where the worker is gone; what the work itself throws
    */
-  async ask<R>(job: (remote: T, alive: () => void) => Promise<R>): Promise<R> {
+  async ask<R>(job: (remote: T, alive: () => void) => Promise<R>, longest = Infinity): Promise<R> {
     const held = (this.held ??= this.open());
+    const end = Number.isFinite(longest)
+      ? setTimeout(
+          () => held.end(new WorkLost(`it took longer than ${Math.round(longest / 1000)} s and was ended`)),
+          longest,
+        )
+      : undefined;
     let clock: ReturnType<typeof setTimeout> | undefined;
     const alive = () => {
       clearTimeout(clock);
@@ -58,6 +65,7 @@ export class Post<T> {
       return await Promise.race([job(held.remote, alive), held.gone]);
     } finally {
       clearTimeout(clock);
+      clearTimeout(end);
     }
   }
 }

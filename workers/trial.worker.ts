@@ -1,4 +1,4 @@
 import { expose } from "comlink";
-import { bench } from "./bench";
+import { desk } from "./desk";
 
-expose(bench);
+expose(desk);

@@ -1,7 +1,7 @@
 import { join } from "node:path";
 import Ajv2020 from "ajv/dist/2020";
 import { readFileSync } from "node:fs";
-import { publishedSchema } from "@/core/model";
+import { lifted, MissingStep, publishedSchema, recordKinds } from "@/core/model";
 import { configurations } from "@/core/testing/configurations";
 import { planOf, runTrial, trialOf } from "@/core/trial";
 import { hollinMill } from "@/demo";
@@ -93,6 +93,35 @@ describe("records", () => {
       JSON.stringify({ format: "gentle-crock-workshop", version: 1, records: [{ ...old, schemaVersion: 1 }] }),
     );
     expect(backup.ok && backup.value.chambers[0]!.room).toEqual(old.room);
+  });
+
+  it.each([1, 2, 3])("of the released form %i are restored from a backup as it was made then, whole", (version) => {
+    const text = readFileSync(join(__dirname, "released", `backup-${version}.json`), "utf8");
+    const file = JSON.parse(text) as { records: { id: string; name?: string; room?: unknown; settled?: unknown }[] };
+    const read = readBackup(text);
+    if (!read.ok) throw new Error(read.problem);
+    expect(read.value.damaged).toEqual([]);
+    const back = [...read.value.chambers, ...read.value.others];
+    expect(back.map((r) => r.id)).toEqual(file.records.map((r) => r.id));
+    // What every form has in common came through as it was.
+    for (const [i, { name, room, settled }] of file.records.entries())
+      if (name !== undefined) expect(back[i]).toMatchObject({ name, room, settled });
+    for (const chamber of read.value.chambers) expect(planOf(chamber).stages.length).toBeGreaterThan(0);
+  });
+
+  it("of every kind have a step from each version to the next, and one that is missing is an error", () => {
+    for (const kind of Object.values(recordKinds))
+      expect(Object.keys(kind.steps).map(Number)).toEqual(Array.from({ length: kind.version - 1 }, (_, i) => i + 1));
+    expect(() => lifted({}, { steps: { 1: (r) => r }, version: 3 }, 1)).toThrow(MissingStep);
+  });
+
+  it("of a kind that is not known here yet are left as they are", () => {
+    expect(readRecord({ kind: "run", schemaVersion: 1, id: "x" })).toMatchObject({ ok: false, left: true });
+    expect(readRecord({ kind: "constructor", schemaVersion: 1, id: "x" })).toMatchObject({ ok: false, left: true });
+    expect(readRecord({ schemaVersion: 1, id: "x" })).toEqual({
+      ok: false,
+      problem: expect.stringMatching(/kind/) as unknown,
+    });
   });
 
   it("that are damaged are named and not thrown over", () => {

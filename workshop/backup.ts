@@ -1,11 +1,18 @@
 import { contradictions, describe } from "@/core/chamber";
-import { BACKUP_FORMAT, RECORD_VERSION, type BackupFile, type ChamberRecord, type WorkshopRecord } from "@/core/model";
+import {
+  recordKinds,
+  BACKUP_FORMAT,
+  BACKUP_VERSION,
+  type BackupFile,
+  type ChamberRecord,
+  type WorkshopRecord,
+} from "@/core/model";
 import { refuse, read, type Read } from "@/core/quantity";
 import { readRecord } from "./migrations";
 
 /** The whole workshop as one file's text. */
 export function writeBackup(records: readonly WorkshopRecord[], now: string): string {
-  const file: BackupFile = { format: BACKUP_FORMAT, version: RECORD_VERSION, exportedAt: now, records: [...records] };
+  const file: BackupFile = { format: BACKUP_FORMAT, version: BACKUP_VERSION, exportedAt: now, records: [...records] };
   return JSON.stringify(file, null, 2);
 }
 
@@ -31,7 +38,7 @@ export function readBackup(text: string): Read<BackupContents> {
     return refuse("This is no workshop backup. Choose a file that was made with \u201cExport the workshop\u201d.");
   if (typeof version !== "number" || !Number.isSafeInteger(version) || version < 1)
     return refuse("This backup is damaged: it does not say of which version it is. Take another copy of it.");
-  if (version > RECORD_VERSION) return refuse("This backup was made by a newer Gentle Crock. Update this one first.");
+  if (version > BACKUP_VERSION) return refuse("This backup was made by a newer Gentle Crock. Update this one first.");
   const contents: BackupContents = {
     exportedAt: typeof exportedAt === "string" ? exportedAt : "",
     chambers: [],
@@ -41,12 +48,7 @@ export function readBackup(text: string): Read<BackupContents> {
   const taken = new Set<string>();
   records.forEach((raw: unknown, i) => {
     const checked = checkedRecord(raw, taken);
-    const name = (raw as { name?: unknown } | null)?.name;
-    if (!checked.ok)
-      contents.damaged.push({
-        name: typeof name === "string" && name.trim() ? name.slice(0, 60) : `Record ${i + 1}`,
-        problem: checked.problem,
-      });
+    if (!checked.ok) contents.damaged.push({ name: nameOf(raw) || `Record ${i + 1}`, problem: checked.problem });
     else if (checked.value.kind === "chamber") contents.chambers.push(checked.value);
     else contents.others.push(checked.value);
   });
@@ -57,6 +59,13 @@ export function readBackup(text: string): Read<BackupContents> {
         : "This backup is empty: there is nothing to bring back.",
     );
   return read(contents);
+}
+
+/** What a damaged record is called, as far as it says. */
+function nameOf(raw: unknown): string {
+  const named = raw as { name?: unknown; kind?: unknown } | null;
+  if (typeof named?.name === "string") return named.name.trim().slice(0, 60);
+  return named?.kind === "preferences" ? recordKinds.preferences.says({}) : "";
 }
 
 /** A record of a file by the rules of what is typed: its form, what contradicts itself, and its own place. */

@@ -1,5 +1,5 @@
 import { hollinMill } from "@/demo";
-import { forget, remember, type History } from "./history";
+import { remember, travelled, type History } from "./history";
 
 const record = hollinMill()[0]!;
 const step = (name: string, at: number, merge?: string) => ({
@@ -25,10 +25,27 @@ describe("history", () => {
   it("drops what was undone once something new is done", () => {
     expect(remember({ past: [], future: [step("x", 0)] }, step("y", 1)).future).toEqual([]);
   });
+});
 
-  it("forgets steps on a record that another tab has changed", () => {
-    const history = remember(empty, step("a", 0));
-    expect(forget(history, record.id).past).toEqual([]);
-    expect(forget(history, "other").past).toHaveLength(1);
+describe("a step taken back after another tab has been at its record", () => {
+  const made = { ...step("mine", 0).changes[0]! };
+  const there = (now: typeof record | null) => (now ? { [record.id]: now } : {});
+  const back = (now: typeof record | null, changes = [made]) =>
+    travelled({ label: "mine", at: 0, changes }, true, there(now));
+
+  it("keeps what the other did elsewhere in it", () => {
+    const now = { ...made.after, updatedAt: "2026-11-02T00:00:00.000Z", revision: 9, settled: ["job" as const] };
+    const taken = back(now);
+    expect(taken.ok && taken.changes[0]!.after).toMatchObject({ name: "before mine", settled: ["job"] });
+  });
+
+  it.each([
+    ["changed the same", { ...made.after, name: "theirs" }, undefined, /changed the same of \u201cmine\u201d/],
+    ["removed it", null, undefined, /has removed/],
+    ["brought it back", record, [{ ...made, after: null }], /brought it back/],
+    ["changed what would be taken away", { ...made.after, name: "theirs" }, [{ ...made, before: null }], /changed the/],
+  ])("says why not where the other has %s", (_, now, changes, problem) => {
+    const taken = back(now, changes as never);
+    expect(taken).toEqual({ ok: false, problem: expect.stringMatching(problem) as unknown });
   });
 });

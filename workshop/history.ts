@@ -1,4 +1,5 @@
 import type { WorkshopRecord } from "@/core/model";
+import { mergeRecords, sameContent } from "./merge";
 
 /** One record before and after; null where it did not exist. */
 export interface RecordDiff {
@@ -56,8 +57,28 @@ export function remember(history: History, step: Step): History {
   return { past: [...history.past, step].slice(-LONGEST), future };
 }
 
-/** Forgets steps on a record that somebody else has changed: undoing them would undo the other's work unseen. */
-export const forget = ({ past, future }: History, id: string): History => {
-  const untouched = (step: Step) => !touches(step, [id]);
-  return { past: past.filter(untouched), future: future.filter(untouched) };
-};
+/** What a step of the history makes of the records as they are now, or why that cannot be. */
+export type Travelled = { ok: true; changes: RecordDiff[] } | { ok: false; problem: string };
+
+/**
+ * Takes a step back, or does it again. Where a record is no longer as the step left it, because another tab has changed
+ * it since, what the other did is kept, and the step is refused where both touch the same.
+ */
+export function travelled(step: Step, back: boolean, records: Readonly<Record<string, WorkshopRecord>>): Travelled {
+  const changes: RecordDiff[] = [];
+  for (const { id, before, after } of step.changes) {
+    const [left, wanted] = back ? [after, before] : [before, after];
+    const now = records[id] ?? null;
+    const name = left?.kind === "chamber" ? `“${left.name}”` : "it";
+    if (now === left || (!now && !left)) changes.push({ id, before: now, after: wanted });
+    else if (!now) return { ok: false, problem: `Another tab has removed ${name} since.` };
+    else if (!left) return { ok: false, problem: "Another tab has brought it back since." };
+    else {
+      const merged = wanted ? mergeRecords(left, wanted, now) : sameContent(left, now) ? null : undefined;
+      if (merged === undefined || (wanted && !merged))
+        return { ok: false, problem: `Another tab has changed the same of ${name} since.` };
+      changes.push({ id, before: now, after: merged });
+    }
+  }
+  return { ok: true, changes };
+}

@@ -1,3 +1,5 @@
 export * from "./backup";
 export * from "./store";
 export * from "./preferences";
+export * from "./keeping";
+export { troubleWords } from "./trouble";

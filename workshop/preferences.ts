@@ -1,4 +1,4 @@
-import { PREFERENCES_ID, RECORD_VERSION, type ChamberRecord, type PreferencesRecord } from "@/core/model";
+import { PREFERENCES_ID, PREFERENCES_VERSION, type ChamberRecord, type PreferencesRecord } from "@/core/model";
 import { isQuick } from "@/core/trial";
 
 /** Regions that use degrees Fahrenheit and gallons in the kitchen. */
@@ -10,7 +10,7 @@ export function firstPreferences(locale: string, now: string): PreferencesRecord
   return {
     id: PREFERENCES_ID,
     kind: "preferences",
-    schemaVersion: RECORD_VERSION,
+    schemaVersion: PREFERENCES_VERSION,
     revision: 0,
     updatedAt: now,
     demo: false,

@@ -1,3 +1,5 @@
+import "fake-indexeddb/auto";
+import { applyEdits, type ChamberRecord } from "@/core/model";
 import { celsius } from "@/core/quantity";
 import { bringDemoBack, demoIsThere, removeDemo, seedDemoOnce } from "@/demo";
 import {
@@ -17,14 +19,16 @@ import {
   undo,
   useWorkshop,
 } from "./store";
-import type * as testing from "./testing";
+import { recordBox } from "./box";
+import { readOne, writeMany } from "./storage";
+import { acceptLoss, dropRefused, openAgain, whenStored } from "./store";
 
-// The browser's database is not to be had here; the browser tests use the real one.
-jest.mock("./storage", () => jest.requireActual<typeof testing>("./testing").memoryStorage());
-const storage = jest.requireMock<ReturnType<typeof testing.memoryStorage>>("./storage");
-
+/** Until the store has had everything, and what it said has been heard. */
 const quiet = async () => {
-  for (let i = 0; i < 20; i++) await Promise.resolve();
+  for (let i = 0; i < 3; i++) {
+    await whenStored(Object.keys(useWorkshop.getState().records));
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  }
 };
 const setpoint = (value: number) => [{ section: "settings", field: "setpoint", value: celsius(value) } as const];
 const own = (name = "Mine"): string => {
@@ -55,7 +59,7 @@ describe("edits", () => {
     expect(useWorkshop.getState().save).toBe("saving");
     await quiet();
     expect(useWorkshop.getState().save).toBe("saved");
-    const stored = storage.shelf.get(id);
+    const stored = await readOne(id);
     expect(stored?.kind === "chamber" && stored.stages[0]!.settings.u1?.setpoint?.value).toBe(18);
   });
 
@@ -99,7 +103,7 @@ describe("undo and redo", () => {
     for (let i = 0; i < 4; i++) redo();
     expect(chamberById(id)).toMatchObject({ name: "Yours", settled: ["job"] });
     await quiet();
-    expect(storage.shelf.get(id)).toMatchObject({ name: "Yours" });
+    expect(await readOne(id)).toMatchObject({ name: "Yours" });
   });
 
   it("something new forgets what was undone", () => {
@@ -156,36 +160,39 @@ describe("undo at a desk", () => {
 });
 
 describe("another tab", () => {
-  const elsewhere = (id: string, name: string) => {
-    const stored = storage.shelf.get(id)!;
-    storage.shelf.set(id, { ...stored, revision: stored.revision + 1, name } as typeof stored);
+  /** Another tab changes a record, knowing what is stored. */
+  const elsewhere = async (id: string, change: (r: ChamberRecord) => ChamberRecord | null) => {
+    const base = (await readOne(id)) as ChamberRecord;
+    await writeMany([{ id, record: change(base), base }]);
   };
+  const changed = (r: ChamberRecord, setpointIs: number): ChamberRecord => applyEdits(r, setpoint(setpointIs));
+  const naming = (name: string) => (r: ChamberRecord) => ({ ...r, name });
 
   it.each([
     ["mine", 19, "Mine"],
-    ["theirs", undefined, "Theirs"],
+    ["theirs", 16, "Theirs"],
   ] as const)("is never overwritten silently; keeping %s", async (keep, value, name) => {
     const id = own();
     await quiet();
-    elsewhere(id, "Theirs");
+    await elsewhere(id, (r) => ({ ...changed(r, 16), name: "Theirs" }));
     editChamber(id, setpoint(19), "setpoint");
     await quiet();
     expect(useWorkshop.getState().conflicts.map((c) => c.id)).toEqual([id]);
-    expect(storage.shelf.get(id)).toMatchObject({ name: "Theirs" });
+    expect(await readOne(id)).toMatchObject({ name: "Theirs" });
     await settleConflict(id, keep);
     await quiet();
     expect(settingOf(id)).toBe(value);
-    expect(storage.shelf.get(id)).toMatchObject({ name });
+    expect(await readOne(id)).toMatchObject({ name });
     expect(useWorkshop.getState().conflicts).toEqual([]);
   });
 
   it("asks about each of several records, and settling one leaves the others asked", async () => {
     const [a, b] = [own("A"), own("B")];
     await quiet();
-    elsewhere(a, "A elsewhere");
-    elsewhere(b, "B elsewhere");
-    editChamber(a, setpoint(19), "setpoint");
-    editChamber(b, setpoint(18), "setpoint");
+    await elsewhere(a, naming("A elsewhere"));
+    await elsewhere(b, naming("B elsewhere"));
+    renameChamber(a, "A here");
+    renameChamber(b, "B here");
     await quiet();
     expect(useWorkshop.getState().conflicts.map((c) => c.id)).toEqual([a, b]);
     await settleConflict(b, "mine");
@@ -193,8 +200,7 @@ describe("another tab", () => {
     expect(useWorkshop.getState().conflicts.map((c) => c.id)).toEqual([a]);
     await settleConflict(a, "theirs");
     await quiet();
-    expect([chamberById(a)?.name, chamberById(b)?.name]).toEqual(["A elsewhere", "B"]);
-    expect([settingOf(a), settingOf(b)]).toEqual([undefined, 18]);
+    expect([chamberById(a)?.name, chamberById(b)?.name]).toEqual(["A elsewhere", "B here"]);
     await settleConflict(a, "mine");
     expect(chamberById(a)?.name).toBe("A elsewhere");
   });
@@ -202,10 +208,10 @@ describe("another tab", () => {
   it("a page that comes out of the back cache shows what has been stored since", async () => {
     const [a, b, c] = [own("A"), own("B"), own("C")];
     await quiet();
-    elsewhere(a, "A elsewhere");
-    storage.shelf.delete(b);
-    const stranger = { ...chamberById(c)!, id: "stranger", name: "Stranger", revision: 1 };
-    storage.shelf.set("stranger", stranger);
+    await elsewhere(a, naming("A elsewhere"));
+    await elsewhere(b, () => null);
+    const stranger = { ...chamberById(c)!, id: "stranger", name: "Stranger" };
+    await writeMany([{ id: "stranger", record: stranger, base: null }]);
     window.dispatchEvent(Object.assign(new Event("pageshow"), { persisted: true }));
     await quiet();
     await quiet();
@@ -221,7 +227,7 @@ describe("another tab", () => {
   it("an edit that comes while the other's version is fetched is neither lost nor does it overwrite: it is asked about", async () => {
     const id = own();
     await quiet();
-    elsewhere(id, "Theirs");
+    await elsewhere(id, (r) => ({ ...changed(r, 16), name: "Theirs" }));
     editChamber(id, setpoint(19), "setpoint");
     await quiet();
     const taking = settleConflict(id, "theirs");
@@ -231,12 +237,152 @@ describe("another tab", () => {
     await quiet();
     expect(settingOf(id)).toBe(17);
     expect(useWorkshop.getState().conflicts.map((c) => c.id)).toEqual([id]);
-    expect(storage.shelf.get(id)).toMatchObject({ name: "Theirs" });
+    expect(await readOne(id)).toMatchObject({ name: "Theirs" });
     await settleConflict(id, "mine");
     await quiet();
     expect(settingOf(id)).toBe(17);
-    const kept = storage.shelf.get(id);
+    const kept = await readOne(id);
     expect(kept?.kind === "chamber" && kept.stages[0]!.settings.u1?.setpoint?.value).toBe(17);
+  });
+});
+
+describe("two tabs at one chamber", () => {
+  const tab = async (id: string, change: (r: ChamberRecord) => ChamberRecord) => {
+    const base = (await readOne(id)) as ChamberRecord;
+    await writeMany([{ id, record: change(base), base }]);
+  };
+  it("that touch different things are merged without a question, on screen and in the store", async () => {
+    const id = own("Mine");
+    await quiet();
+    await tab(id, (r) => ({ ...r, name: "Theirs", settled: ["box"] }));
+    editChamber(id, setpoint(19), "setpoint");
+    settle(id, "job", true);
+    await quiet();
+    expect(useWorkshop.getState().conflicts).toEqual([]);
+    expect(settingOf(id)).toBe(19);
+    expect(chamberById(id)).toMatchObject({ name: "Theirs", settled: ["box", "job"] });
+    expect(await readOne(id)).toMatchObject({ name: "Theirs", settled: ["box", "job"] });
+    // What was done here can be taken back, and what the other did stays.
+    undo();
+    undo();
+    await quiet();
+    expect(settingOf(id)).toBeUndefined();
+    expect(chamberById(id)).toMatchObject({ name: "Theirs", settled: ["box"] });
+    redo();
+    await quiet();
+    expect(await readOne(id)).toMatchObject({ name: "Theirs" });
+    expect(settingOf(id)).toBe(19);
+  });
+
+  it("are asked where both together would be impossible, though each by itself is not", async () => {
+    const id = own("Mine");
+    await quiet();
+    await tab(id, (r) => applyEdits(r, [{ section: "room", field: "low", value: celsius(15) }]));
+    editChamber(id, [{ section: "room", field: "high", value: celsius(12) }], "room");
+    await quiet();
+    expect(useWorkshop.getState().conflicts.map((c) => c.id)).toEqual([id]);
+    await settleConflict(id, "theirs");
+  });
+
+  it("undo of what the other has changed since says why it cannot be", async () => {
+    const id = own("Mine");
+    renameChamber(id, "Mine again");
+    await quiet();
+    await tab(id, (r) => ({ ...r, name: "Theirs" }));
+    window.dispatchEvent(Object.assign(new Event("pageshow"), { persisted: true }));
+    await quiet();
+    expect(undo()).toBeNull();
+    expect(useWorkshop.getState().refused).toMatch(
+      /\u201cname\u201d cannot be undone: Another tab has changed the same/,
+    );
+    expect(chamberById(id)?.name).toBe("Theirs");
+    dropRefused();
+    expect(useWorkshop.getState().refused).toBeNull();
+  });
+});
+
+describe("a store that fails", () => {
+  it("on opening is told as what it is, and opens when tried again", async () => {
+    useWorkshop.setState({ status: "closed" });
+    const all = jest.spyOn(IDBObjectStore.prototype, "getAllKeys").mockImplementation(() => {
+      throw new DOMException("broken", "UnknownError");
+    });
+    await openWorkshop();
+    expect(useWorkshop.getState()).toMatchObject({ status: "unavailable", trouble: "failed" });
+    all.mockRestore();
+    await openAgain();
+    expect(useWorkshop.getState()).toMatchObject({ status: "open", trouble: null });
+  });
+
+  it("with one record that the browser cannot read opens with all others", async () => {
+    const [a, b] = [own("A"), own("B")];
+    await quiet();
+    const [all, get] = [IDBObjectStore.prototype.getAll, IDBObjectStore.prototype.get];
+    const broken = () => {
+      throw new DOMException("unreadable", "DataError");
+    };
+    jest.spyOn(IDBObjectStore.prototype, "getAll").mockImplementation(function (this: IDBObjectStore, query) {
+      return (query as IDBKeyRange).lower === "record:" ? broken() : all.call(this, query);
+    });
+    jest.spyOn(IDBObjectStore.prototype, "get").mockImplementation(function (this: IDBObjectStore, key) {
+      return key === `record:${a}` ? broken() : get.call(this, key);
+    });
+    useWorkshop.setState({ status: "closed", records: {} });
+    await openWorkshop();
+    jest.restoreAllMocks();
+    expect(useWorkshop.getState().status).toBe("open");
+    expect(chamberById(b)?.name).toBe("B");
+    expect(useWorkshop.getState().quarantine.map((q) => q.key)).toEqual([`record:${a}`]);
+    useWorkshop.setState({ status: "closed", quarantine: [] });
+    await openWorkshop();
+    expect(chamberById(a)?.name).toBe("A");
+  });
+
+  it("that is full says so, keeps the edit on screen and stores it once there is room", async () => {
+    const id = own("A");
+    await quiet();
+    const put = jest.spyOn(IDBObjectStore.prototype, "put").mockImplementation(() => {
+      throw new DOMException("no room", "QuotaExceededError");
+    });
+    renameChamber(id, "A again");
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(useWorkshop.getState()).toMatchObject({ save: "failed", trouble: "full", unsaved: [id] });
+    expect(chamberById(id)?.name).toBe("A again");
+    put.mockRestore();
+    await quiet();
+    expect(useWorkshop.getState()).toMatchObject({ save: "saved", trouble: null, unsaved: [] });
+    expect(await readOne(id)).toMatchObject({ name: "A again" });
+  });
+
+  it("that is empty where something was kept is told as lost, until the person has been told", async () => {
+    own("A");
+    await quiet();
+    const box = await recordBox();
+    const kept = await box.readSome("record:");
+    await box.clear();
+    useWorkshop.setState({ status: "closed", records: {} });
+    await openWorkshop();
+    expect(useWorkshop.getState().loss).toMatchObject({ chambers: 1 });
+    acceptLoss();
+    useWorkshop.setState({ status: "closed" });
+    await openWorkshop();
+    expect(useWorkshop.getState().loss).toBeNull();
+    await box.setMany(kept.found.map(([key, value]) => ({ key, value })));
+    useWorkshop.setState({ status: "closed" });
+    await openWorkshop();
+  });
+
+  it("leaves records of a newer application where they are, whatever is done here", async () => {
+    const box = await recordBox();
+    const newer = { kind: "chamber", id: "future", schemaVersion: 99, revision: 4, name: "Later" };
+    await box.setItem("record:future", newer);
+    useWorkshop.setState({ status: "closed" });
+    await openWorkshop();
+    expect(useWorkshop.getState()).toMatchObject({ newer: 1, quarantine: [] });
+    await writeMany([{ id: "future", record: { ...chamberById(own("A"))!, id: "future" }, base: null, force: true }]);
+    expect(await box.getItem("record:future")).toEqual(newer);
+    await box.removeItem("record:future");
+    useWorkshop.setState({ newer: 0 });
   });
 });
 

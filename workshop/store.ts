@@ -1,8 +1,9 @@
 import { nanoid } from "nanoid";
 import { useEffect } from "react";
 import { create } from "zustand";
-import { newChamber, tryChange, tryEdits, type Change } from "@/core/chamber";
+import { newChamber, tryChange, tryEdits } from "@/core/chamber";
 import {
+  type Change,
   PREFERENCES_ID,
   type ChamberRecord,
   type Edit,
@@ -10,10 +11,13 @@ import {
   type Station,
   type WorkshopRecord,
 } from "@/core/model";
-import { forget, nextOn, remember, type RecordDiff, type History } from "./history";
+import { nextOn, remember, travelled, type RecordDiff, type History } from "./history";
+import { askToKeep } from "./keeping";
+import { lookForLoss, markKept, type Loss } from "./kept";
 import { firstPreferences } from "./preferences";
-import { dropQuarantined, readAll, readOne, write, type Quarantined } from "./storage";
+import { dropQuarantined, readAll, readOne, writeMany, type Quarantined } from "./storage";
 import { openLine, type Line } from "./tabs";
+import { troubleOf, type TroubleKind } from "./trouble";
 import { Writer } from "./writer";
 
 /** A record that another tab has changed while this one had changes of its own. */
@@ -26,10 +30,21 @@ export type SaveState = "saved" | "saving" | "failed";
 
 interface WorkshopState extends History {
   status: "closed" | "opening" | "open" | "unavailable";
+  /** Why it is unavailable, or why the last write failed. */
+  trouble: TroubleKind | null;
   records: Record<string, WorkshopRecord>;
   preferences: PreferencesRecord;
   quarantine: Quarantined[];
+  /** So many records of a newer application lie untouched in the store. */
+  newer: number;
+  /** There was something in this browser that is gone; null where there was not, or the person has been told. */
+  loss: Loss | null;
+  /** Of everything. */
   save: SaveState;
+  /** Ids of what is not stored yet. */
+  unsaved: string[];
+  /** Why the last undo could not be done; null where it could. */
+  refused: string | null;
   /** In the order in which they came; each is asked about. */
   conflicts: Conflict[];
   /** Another tab of this profile is open. */
@@ -42,10 +57,15 @@ const now = () => new Date().toISOString();
 
 export const useWorkshop = create<WorkshopState>(() => ({
   status: "closed",
+  trouble: null,
   records: {},
   preferences: firstPreferences("en", "2026-01-01T00:00:00.000Z"),
   quarantine: [],
+  newer: 0,
+  loss: null,
   save: "saved",
+  unsaved: [],
+  refused: null,
   conflicts: [],
   company: false,
   desk: null,
@@ -57,11 +77,38 @@ const { getState: get, setState: set } = useWorkshop;
 
 let line: Line | null = null;
 
-const writer = new Writer(write, {
-  onState: (save) => set({ save }),
-  onWritten: (id) => line?.tell({ say: "wrote", id }),
+/** Own ones: a demo that is lost is no loss. */
+const chambersIn = (records: Record<string, WorkshopRecord>): number =>
+  Object.values(records).filter((r) => r.kind === "chamber" && !r.demo).length;
+
+const writer = new Writer(writeMany, {
+  onState: (unsaved, trouble) => {
+    const save: SaveState = trouble ? "failed" : unsaved.length ? "saving" : "saved";
+    const before = get();
+    const same = before.unsaved.length === unsaved.length && unsaved.every((id) => before.unsaved.includes(id));
+    if (before.save !== save || before.trouble !== trouble || !same)
+      set({ save, trouble, unsaved: same ? before.unsaved : unsaved });
+  },
+  onWritten: (written) => {
+    for (const { id, now: merged } of written) {
+      if (merged) show(id, merged);
+      line?.tell({ say: "wrote", id });
+    }
+    const chambers = chambersIn(get().records);
+    markKept(chambers, now());
+    if (chambers > 0 && get().loss) set({ loss: null });
+  },
   onConflict: (id, theirs) => set({ conflicts: [...get().conflicts.filter((c) => c.id !== id), { id, theirs }] }),
 });
+
+/** Puts a record on screen as the store has it. */
+function show(id: string, record: WorkshopRecord | null): void {
+  const { [id]: _old, ...others } = get().records;
+  set({
+    records: record ? { ...others, [id]: record } : others,
+    ...(record?.kind === "preferences" ? { preferences: record } : {}),
+  });
+}
 
 /** Takes over a record as another tab has stored it, unless it is being changed here: then that is asked about. */
 async function takeOver(id: string): Promise<void> {
@@ -71,14 +118,8 @@ async function takeOver(id: string): Promise<void> {
   const record = await readOne(id);
   // A hand may have moved meanwhile: what it did must neither vanish from here nor overwrite the other unasked.
   if (writer.busyWith(id) || get().records[id] !== before) return;
-  writer.know(id, record?.revision ?? 0);
-  const { records } = get();
-  const { [id]: _old, ...others } = records;
-  set({
-    records: record ? { ...others, [id]: record } : others,
-    ...forget(get(), id),
-    ...(record?.kind === "preferences" ? { preferences: record } : {}),
-  });
+  writer.know(id, record);
+  show(id, record);
 }
 
 /** Out of the browser's back cache a page stands as it was left: what has been stored since is taken over. */
@@ -97,13 +138,15 @@ export async function openWorkshop(): Promise<void> {
   if (get().status !== "closed") return;
   set({ status: "opening" });
   try {
-    const { records, quarantine } = await readAll(now());
-    for (const record of records) writer.know(record.id, record.revision);
+    const { records, quarantine, newer } = await readAll(now());
+    for (const record of records) writer.know(record.id, record);
     const byId = Object.fromEntries(records.map((r) => [r.id, r]));
     const stored = byId[PREFERENCES_ID];
     set({
       records: byId,
       quarantine,
+      newer,
+      loss: records.length + quarantine.length + newer === 0 ? lookForLoss() : null,
       preferences: stored?.kind === "preferences" ? stored : firstPreferences(navigator.language, now()),
       status: "open",
     });
@@ -111,18 +154,31 @@ export async function openWorkshop(): Promise<void> {
       if (word.say === "here") line?.tell({ say: "here too" });
       if (word.say === "here" || word.say === "here too") set({ company: true });
       if (word.say === "leaving") set({ company: false });
-      if (word.say === "wrote") void takeOver(word.id);
+      if (word.say === "wrote") void takeOver(word.id).catch(() => undefined);
     });
     line.tell({ say: "here" });
     window.addEventListener("pagehide", () => line?.tell({ say: "leaving" }));
     window.addEventListener("pageshow", (e) => {
       if (!e.persisted) return;
       line?.tell({ say: "here" });
-      void readAgain();
+      // A store that does not answer now says so with the next write.
+      void readAgain().catch(() => undefined);
     });
-  } catch {
-    set({ status: "unavailable" });
+  } catch (error) {
+    set({ status: "unavailable", trouble: troubleOf(error, "unopenable").kind });
   }
+}
+
+/** Tries once more to open what could not be opened. */
+export async function openAgain(): Promise<void> {
+  if (get().status === "unavailable") set({ status: "closed", trouble: null });
+  await openWorkshop();
+}
+
+/** The person has been told of a loss. */
+export function acceptLoss(): void {
+  markKept(0, now());
+  set({ loss: null });
 }
 
 /** Puts records in place, in memory at once and in the store as soon as it acknowledges. */
@@ -131,8 +187,11 @@ function place(changes: readonly RecordDiff[], side: "before" | "after"): void {
   const kept = Object.values(get().records).filter((record) => !changed.has(record.id));
   const placed = [...changed.values()].filter((record) => record !== null);
   set({ records: Object.fromEntries([...kept, ...placed].map((record) => [record.id, record])) });
-  for (const [id, record] of changed) writer.put(id, record);
+  writer.put(changed);
 }
+
+/** Resolves once none of these records is on its way to the store any more. */
+export const whenStored = (ids: readonly string[]): Promise<void> => writer.settled(ids);
 
 function commit(label: string, changes: RecordDiff[], merge?: string): void {
   place(changes, "after");
@@ -192,6 +251,7 @@ export function addChamber(
   const tried = tryEdits(newChamber(id, name.trim() || "My chamber", now()), edits);
   if (!tried.ok) return { problem: tried.problem };
   commit("new chamber", [{ id, before: null, after: { ...tried.value, job } }]);
+  void askToKeep();
   return { id };
 }
 
@@ -217,7 +277,7 @@ export function bringIn(incoming: readonly WorkshopRecord[], label: string, remo
 export function setPreferences(change: Partial<PreferencesRecord>): void {
   const preferences = { ...get().preferences, ...change, updatedAt: now() };
   set({ preferences, records: { ...get().records, [PREFERENCES_ID]: preferences } });
-  writer.put(PREFERENCES_ID, preferences);
+  writer.put([[PREFERENCES_ID, preferences]]);
 }
 
 /** Sits down at a record, or gets up (null). */
@@ -242,12 +302,30 @@ function travel(from: "past" | "future"): string | null {
   const step = nextOn(state[from], state.desk);
   if (!step) return null;
   const to = from === "past" ? "future" : "past";
-  place(step.changes, from === "past" ? "before" : "after");
-  set({ [from]: state[from].filter((s) => s !== step), [to]: [...state[to], step] });
+  const there = travelled(step, from === "past", state.records);
+  if (!there.ok) {
+    set({
+      refused: `\u201c${step.label}\u201d cannot be ${from === "past" ? "undone" : "done again"}: ${there.problem}`,
+    });
+    return null;
+  }
+  place(there.changes, "after");
+  // As the step stands now: what another tab did meanwhile is in it on both sides.
+  const moved = there.changes.map(({ id, before, after }) =>
+    from === "past" ? { id, before: after, after: before } : { id, before, after },
+  );
+  set({
+    [from]: state[from].filter((s) => s !== step),
+    [to]: [...state[to], { ...step, changes: moved }],
+    refused: null,
+  });
   const preferences = get().records[PREFERENCES_ID];
   if (preferences?.kind === "preferences") set({ preferences });
   return step.label;
 }
+
+/** The person has read why the last undo could not be done. */
+export const dropRefused = (): void => set({ refused: null });
 
 /** Takes the last step back, at a desk the last one on its record; returns its label. */
 export const undo = (): string | null => travel("past");

@@ -1,56 +1,77 @@
 import type { WorkshopRecord } from "@/core/model";
-import type { Written } from "./storage";
+import { mergeRecords } from "./merge";
+import type { Change, Outcome } from "./storage";
+import { troubleOf, type TroubleKind } from "./trouble";
 
-type Write = (id: string, record: WorkshopRecord | null, expected: number | null) => Promise<Written>;
+type Write = (changes: readonly Change[]) => Promise<Outcome[]>;
+type Held = WorkshopRecord | null;
 
 interface Listener {
-  onState(state: "saved" | "saving" | "failed"): void;
-  onWritten(id: string): void;
-  onConflict(id: string, theirs: WorkshopRecord | null): void;
+  /** @param unsaved ids of what is not stored yet @param trouble why, where it was tried and did not succeed */
+  onState(unsaved: string[], trouble: TroubleKind | null): void;
+  /** Acknowledged by the store, all of one transaction at once. */
+  onWritten(written: Acknowledged[]): void;
+  onConflict(id: string, theirs: Held): void;
+}
+
+export interface Acknowledged {
+  id: string;
+  /** What is to stand on screen where another tab's change came in; undefined where nothing has changed but the revision. */
+  now?: WorkshopRecord;
 }
 
 const RETRY = 2000;
 
 /**
- * Brings records to the store in order, one write a record at a time, the latest version only. A write counts once the
- * store has acknowledged it; one that meets another tab's revision stops and asks; one that fails is tried again.
+ * Brings records to the store, all that wait in one transaction, the latest version of each only. A write counts once
+ * the store has acknowledged it; a record that another tab has changed in the same place stops and asks; what fails is
+ * tried again.
  */
 export class Writer {
-  private readonly revisions = new Map<string, number>();
-  private readonly waiting = new Map<string, WorkshopRecord | null>();
-  private readonly busy = new Set<string>();
+  /** What the store was last known to hold. */
+  private readonly known = new Map<string, Held>();
+  private readonly waiting = new Map<string, Held>();
+  private readonly forced = new Set<string>();
   private readonly stopped = new Set<string>();
+  private busy = new Set<string>();
+  private trouble: TroubleKind | null = null;
+  private listening: (() => void)[] = [];
 
   constructor(
     private readonly write: Write,
     private readonly listener: Listener,
   ) {}
 
-  /** The revision that the store is known to hold. */
-  know(id: string, revision: number): void {
-    this.revisions.set(id, revision);
+  /** The store holds this. */
+  know(id: string, record: Held): void {
+    this.known.set(id, record);
   }
 
   /** Undefined where it holds none that is known of. */
   revisionOf(id: string): number | undefined {
-    return this.revisions.get(id);
+    return this.known.get(id)?.revision;
   }
 
   busyWith(id: string): boolean {
     return this.busy.has(id) || this.waiting.has(id) || this.stopped.has(id);
   }
 
-  put(id: string, record: WorkshopRecord | null): void {
-    this.waiting.set(id, record);
-    void this.pump(id);
+  /** Resolves once none of these is on its way any more: stored, or stopped and asked about. */
+  async settled(ids: readonly string[]): Promise<void> {
+    while (ids.some((id) => this.busy.has(id) || (this.waiting.has(id) && !this.stopped.has(id))))
+      await new Promise<void>((resolve) => this.listening.push(resolve));
+  }
+
+  put(changes: Iterable<readonly [string, Held]>): void {
+    for (const [id, record] of changes) this.waiting.set(id, record);
+    void this.pump();
   }
 
   /** Overwrites whatever is stored. */
-  force(id: string, record: WorkshopRecord | null): void {
+  force(id: string, record: Held): void {
     this.stopped.delete(id);
-    this.revisions.delete(id);
-    this.waiting.set(id, record);
-    void this.pump(id, true);
+    this.forced.add(id);
+    this.put([[id, record]]);
   }
 
   /** Gives up what waits for a record. */
@@ -61,36 +82,70 @@ export class Writer {
   }
 
   private report(): void {
-    this.listener.onState(this.busy.size || this.waiting.size ? "saving" : "saved");
+    const unsaved = new Set([...this.busy, ...[...this.waiting.keys()].filter((id) => !this.stopped.has(id))]);
+    if (unsaved.size === 0) this.trouble = null;
+    this.listener.onState([...unsaved], this.trouble);
+    for (const done of this.listening.splice(0)) done();
   }
 
-  private async pump(id: string, force = false): Promise<void> {
-    if (this.busy.has(id) || this.stopped.has(id)) return;
-    this.busy.add(id);
+  /** What can go to the store now. */
+  private load(): Change[] {
+    return [...this.waiting]
+      .filter(([id]) => !this.stopped.has(id))
+      .map(([id, record]) => ({ id, record, base: this.known.get(id) ?? null, force: this.forced.has(id) }));
+  }
+
+  private async pump(): Promise<void> {
     this.report();
-    while (this.waiting.has(id)) {
-      const record = this.waiting.get(id) ?? null;
-      this.waiting.delete(id);
-      const expected = force ? null : (this.revisions.get(id) ?? 0);
-      force = false;
+    if (this.busy.size) return;
+    for (let load = this.load(); load.length; load = this.load()) {
+      for (const { id } of load) {
+        this.waiting.delete(id);
+        this.forced.delete(id);
+      }
+      this.busy = new Set(load.map((c) => c.id));
+      this.report();
       try {
-        const written = await this.write(id, record, expected);
-        if (!written.ok) {
-          this.stopped.add(id);
-          this.listener.onConflict(id, written.theirs);
-          break;
+        const outcomes = await this.write(load);
+        this.busy = new Set();
+        this.trouble = null;
+        this.took(load, outcomes);
+      } catch (error) {
+        this.busy = new Set();
+        for (const { id, record, force } of load) {
+          if (!this.waiting.has(id)) this.waiting.set(id, record);
+          if (force) this.forced.add(id);
         }
-        this.revisions.set(id, written.revision);
-        this.listener.onWritten(id);
-      } catch {
-        if (!this.waiting.has(id)) this.waiting.set(id, record);
-        this.busy.delete(id);
-        this.listener.onState("failed");
-        setTimeout(() => void this.pump(id), RETRY);
+        this.trouble = troubleOf(error).kind;
+        this.report();
+        setTimeout(() => void this.pump(), RETRY);
         return;
       }
     }
-    this.busy.delete(id);
     this.report();
+  }
+
+  private took(load: readonly Change[], outcomes: readonly Outcome[]): void {
+    const written: Acknowledged[] = [];
+    outcomes.forEach((outcome, i) => {
+      const { id, record: sent } = load[i]!;
+      if (!outcome.ok) return this.stop(id, sent, outcome.theirs);
+      this.known.set(id, outcome.record);
+      if (!outcome.merged || !outcome.record || !sent) return written.push({ id });
+      // The hand may have moved on meanwhile, not knowing what came in.
+      const later = this.waiting.get(id);
+      if (later === undefined) return written.push({ id, now: outcome.record });
+      const now = later && mergeRecords(sent, later, outcome.record);
+      if (!now) return this.stop(id, later, outcome.record);
+      this.waiting.set(id, now);
+      return written.push({ id, now });
+    });
+    if (written.length) this.listener.onWritten(written);
+  }
+
+  private stop(id: string, mine: Held, theirs: Held): void {
+    this.stopped.add(id);
+    if (!this.waiting.has(id)) this.waiting.set(id, mine);
+    this.listener.onConflict(id, theirs);
   }
 }

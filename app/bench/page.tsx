@@ -1,5 +1,5 @@
 import { Suspense } from "react";
-import { BenchRoute } from "@/bench";
+import { BenchRoute } from "@/bench/BenchRoute";
 
 export default function Page() {
   return (

@@ -1,5 +1,5 @@
 import { Suspense } from "react";
-import { CardRoom } from "@/rooms";
+import { CardRoom } from "@/rooms/Card";
 
 export default function Page() {
   return (

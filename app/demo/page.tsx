@@ -1,1 +1,1 @@
-export { DemoDoor as default } from "@/rooms";
+export { DemoDoor as default } from "@/rooms/DemoDoor";

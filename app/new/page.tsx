@@ -1,1 +1,1 @@
-export { NewChamber as default } from "@/rooms";
+export { NewChamber as default } from "@/rooms/NewChamber";

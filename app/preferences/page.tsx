@@ -1,1 +1,1 @@
-export { Preferences as default } from "@/rooms";
+export { Preferences as default } from "@/rooms/Preferences";

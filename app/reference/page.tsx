@@ -1,1 +1,1 @@
-export { DoorPage as default } from "@/rooms";
+export { DoorPage as default } from "@/rooms/DoorPage";

@@ -16,7 +16,7 @@ import { cautionsAt } from "@/core/safety";
 import { CabinetDrawing } from "@/parts/cabinet";
 import { Cautions } from "@/parts/common";
 import { measureKind, plainKind, Select } from "@/parts/fields";
-import { useBench } from "../context";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
@@ -41,7 +41,9 @@ function ofTheKind({ heaters, coolers, probes }: Chamber): Edit[] {
 }
 
 export function BoxStation() {
-  const { chamber, preferences, apply } = useBench();
+  const { chamber } = useChamber();
+  const { apply } = useActions();
+  const preferences = usePreferences();
   const { system } = preferences;
   const { cabinet } = chamber;
   const length = measureKind(measures.length, system);

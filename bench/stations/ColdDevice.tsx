@@ -13,7 +13,7 @@ import {
   plainKind,
   temperatureKind,
 } from "@/parts/fields";
-import { useBench } from "../context";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { PowerBars } from "../PowerBars";
 import { ToggleField } from "../ToggleField";
@@ -21,7 +21,9 @@ import { ValueField } from "../ValueField";
 
 /** One cooler, or ice. */
 export function ColdDevice({ cooler }: { cooler: PlacedCooler }) {
-  const { chamber, stage, preferences, apply } = useBench();
+  const { chamber, stage } = useChamber();
+  const { apply } = useActions();
+  const preferences = usePreferences();
   const { id } = cooler;
   const { scale, system } = preferences;
   const { cabinet } = chamber;

@@ -5,7 +5,7 @@ import { controllerOf, plugDevice, removeDevice, standDevice } from "@/core/cham
 import { controllerName } from "@/core/program";
 import { atFirst } from "@/core/quantity";
 import { Select } from "@/parts/fields";
-import { useBench } from "../context";
+import { useActions, useChamber } from "../context";
 
 interface Props {
   id: string;
@@ -19,7 +19,8 @@ interface Props {
 
 /** Which of several devices it is, the outlet that it hangs on, the vessel that it stands at, and the way out. */
 export function DeviceHead({ id, name, list, at, always = false }: Props) {
-  const { chamber, change } = useBench();
+  const { chamber } = useChamber();
+  const { change } = useActions();
   const several = list.length > 1;
   const { controllers, vessels } = chamber;
   const on = controllerOf(chamber, id);

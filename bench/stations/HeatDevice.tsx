@@ -5,7 +5,7 @@ import { fuelHours, fuelPerHour } from "@/core/device";
 import type { HeaterKind, PlacedHeater } from "@/core/model";
 import { measures, printMeasure, printNumber, printTemperature } from "@/core/quantity";
 import { Choice, hoursKind, measureKind, percentKind, plainKind, temperatureKind } from "@/parts/fields";
-import { useBench } from "../context";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { PowerBars } from "../PowerBars";
 import { ToggleField } from "../ToggleField";
@@ -13,7 +13,9 @@ import { ValueField } from "../ValueField";
 
 /** One heater, or a fire. */
 export function HeatDevice({ heater }: { heater: PlacedHeater }) {
-  const { chamber, stage, control, preferences, apply } = useBench();
+  const { chamber, stage, control } = useChamber();
+  const { apply } = useActions();
+  const preferences = usePreferences();
   const { id } = heater;
   const { scale, system } = preferences;
   const { cabinet } = chamber;

@@ -5,7 +5,7 @@ import { addDevice, coolersFor } from "@/core/chamber";
 import type { DeviceRecord } from "@/core/model";
 import { cautionsAt } from "@/core/safety";
 import { Cautions } from "@/parts/common";
-import { useBench } from "../context";
+import { useActions, useChamber } from "../context";
 import { ColdDevice } from "./ColdDevice";
 import { DeviceHead } from "./DeviceHead";
 import { HeatDevice } from "./HeatDevice";
@@ -21,7 +21,8 @@ const MOST = 16;
 
 /** Everything that heats, cools, stirs and shines, each with the outlet that it hangs on. */
 export function HeatStation() {
-  const { chamber, record, change } = useBench();
+  const { chamber, record } = useChamber();
+  const { change } = useActions();
   const { heaters, coolers, fans, lights, cabinet } = chamber;
   const kinds: DeviceRecord["device"][] = coolersFor(cabinet.kind).some((k) => k !== "none")
     ? ["heater", "cooler", "fan", "light"]

@@ -6,14 +6,16 @@ import { measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { Cautions } from "@/parts/common";
 import { Choice, gravityKind, temperatureKind } from "@/parts/fields";
-import { useBench } from "../context";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ValueField } from "../ValueField";
 import { Load } from "./Load";
 import { StageFields } from "./StageFields";
 
 export function JobStation() {
-  const { chamber, stage, preferences, apply } = useBench();
+  const { chamber, stage } = useChamber();
+  const { apply } = useActions();
+  const preferences = usePreferences();
   const { scale, system } = preferences;
   const vessel = chamber.vessels[0]!;
   const { product } = vessel;

@@ -6,7 +6,8 @@ import { fillings, productKinds, vesselForms, vesselWalls, type Edit, type Loade
 import { productLabels } from "@/core/product";
 import { measures, printMeasure, type Temperature } from "@/core/quantity";
 import { gravityKind, measureKind, NumberField, plainKind, Select, temperatureKind } from "@/parts/fields";
-import { useBench } from "../context";
+import { Fold } from "@/parts/common";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ValueField } from "../ValueField";
 
@@ -15,7 +16,8 @@ const options = <T extends string>(values: readonly T[], label: (value: T) => st
 
 /** All vessels and trays: one entry for those that are alike, with their count. */
 export function Load() {
-  const { chamber, change } = useBench();
+  const { chamber } = useChamber();
+  const { change } = useActions();
   return (
     <>
       {chamber.vessels.map((vessel, index) => (
@@ -32,7 +34,9 @@ export function Load() {
 
 function OneLoad({ vessel, index }: { vessel: LoadedVessel; index: number }) {
   const { id } = vessel;
-  const { chamber, preferences, apply, change } = useBench();
+  const { chamber } = useChamber();
+  const { apply, change } = useActions();
+  const preferences = usePreferences();
   const { scale, system } = preferences;
   const temperature = temperatureKind(scale);
   const several = chamber.vessels.length > 1;
@@ -158,7 +162,9 @@ function OneLoad({ vessel, index }: { vessel: LoadedVessel; index: number }) {
 
 /** A band of its own for what is in one of several vessels. */
 function OwnBand({ vessel }: { vessel: LoadedVessel }) {
-  const { chamber, stage, preferences, apply } = useBench();
+  const { chamber, stage } = useChamber();
+  const { apply } = useActions();
+  const preferences = usePreferences();
   const { id, band } = vessel;
   const at = chamber.vessels.indexOf(vessel) + 1;
   const kind = temperatureKind(preferences.scale);
@@ -216,16 +222,18 @@ function OwnBand({ vessel }: { vessel: LoadedVessel }) {
 
 /** Own heat over time, typed in point by point. */
 function HeatCurve({ vessel }: { vessel: LoadedVessel }) {
-  const { apply } = useBench();
+  const { apply } = useActions();
   const curve = vessel.product.heatCurve;
   const put = (next: typeof curve, label: string) =>
     apply([{ section: "product", field: "heatCurve", id: vessel.id, value: next }], label);
   const last = curve.at(-1);
   return (
-    <details className="rule-line border-t pt-2" open={curve.length > 0}>
-      <summary className="min-h-11 content-center font-semibold">
-        Heat of its own{curve.length > 0 ? `: up to ${Math.max(...curve.map((p) => p.watts))} W` : ": none"}
-      </summary>
+    <Fold
+      summary={
+        <>Heat of its own{curve.length > 0 ? `: up to ${Math.max(...curve.map((p) => p.watts))} W` : ": none"}</>
+      }
+      open={curve.length > 0}
+    >
       <p className="quiet max-w-prose">
         What a culture gives off over time, W of one vessel. Straight lines between the points; nothing before the first
         and after the last.
@@ -277,7 +285,7 @@ function HeatCurve({ vessel }: { vessel: LoadedVessel }) {
       >
         <Plus size={18} aria-hidden /> Add a point
       </button>
-    </details>
+    </Fold>
   );
 }
 

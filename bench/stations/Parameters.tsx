@@ -4,17 +4,17 @@ import { parametersInfo, type ParameterInfo } from "@/core/chamber";
 import { storedValue } from "@/core/model";
 import { printNumber } from "@/core/quantity";
 import { plainKind } from "@/parts/fields";
-import { useBench } from "../context";
+import { Fold } from "@/parts/common";
+import { useChamber } from "../context";
 import { ValueField } from "../ValueField";
 
 const figures = (value: number) => printNumber(value, value >= 100 ? 1 : value >= 10 ? 0.1 : 0.01);
 
 /** Every parameter of the model: what it is, its usual range, where it comes from, and the way back. */
 export function Parameters() {
-  const { chamber } = useBench();
+  const { chamber } = useChamber();
   return (
-    <details className="rule-line border-t pt-2">
-      <summary className="min-h-11 content-center font-semibold">All parameters of the model</summary>
+    <Fold summary="All parameters of the model">
       <p className="quiet max-w-prose">
         Engineering estimates from the measures and devices above. Type your own where you know better; a proving test
         with water finds the ones that matter most.
@@ -24,12 +24,12 @@ export function Parameters() {
           <Parameter key={`${info.at.section}-${info.at.id ?? ""}-${info.at.field}`} info={info} />
         ))}
       </div>
-    </details>
+    </Fold>
   );
 }
 
 function Parameter({ info }: { info: ParameterInfo }) {
-  const { record } = useBench();
+  const { record } = useChamber();
   const { estimate } = info;
   const typed = storedValue(record, info.at);
   const unit = info.unit === "layers" ? "" : info.unit;

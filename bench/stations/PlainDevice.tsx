@@ -2,7 +2,7 @@
 
 import type { Fan, Light, Named } from "@/core/model";
 import { plainKind } from "@/parts/fields";
-import { useBench } from "../context";
+import { useChamber } from "../context";
 import { Fields } from "../Fields";
 import { ValueField } from "../ValueField";
 
@@ -13,7 +13,7 @@ interface Props {
 
 /** A fan or a light: what it takes ends as heat in the box. */
 export function PlainDevice({ section, device }: Props) {
-  const { chamber } = useBench();
+  const { chamber } = useChamber();
   const stirs = chamber.cabinet.fan
     ? "The box has a fan of its own that stirs already: this one only adds its heat."
     : "It stirs the air while it runs: heat gets to the vessel about two thirds quicker (estimate).";

@@ -8,15 +8,17 @@ import { offsetFor, placeLabel, placements, probeMove } from "@/core/probe";
 import { printDifference } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { CabinetDrawing } from "@/parts/cabinet";
-import { Cautions } from "@/parts/common";
+import { Cautions, Fold } from "@/parts/common";
 import { Choice, differenceKind, percentKind, plainKind, Select } from "@/parts/fields";
-import { useBench } from "../context";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ValueField } from "../ValueField";
 import { UnitPicker } from "./UnitPicker";
 
 export function ProbeStation() {
-  const { chamber, stage, controller, unit, control, preferences, apply } = useBench();
+  const { chamber, stage, controller, unit, control } = useChamber();
+  const { apply } = useActions();
+  const preferences = usePreferences();
   const { scale, system } = preferences;
   const probe = chamber.probes.find((p) => p.id === controller.probes[0])!;
   const { id } = probe;
@@ -60,8 +62,7 @@ export function ProbeStation() {
           value={control.settings.offset}
         />
       </Fields>
-      <details className="rule-line border-t pt-2">
-        <summary className="min-h-11 content-center font-semibold">How quick, how quiet, how fine it is</summary>
+      <Fold summary="How quick, how quiet, how fine it is">
         <Fields
           title="The sensor in its place"
           note="Estimates for the place; a step into ice water and back shows your own."
@@ -95,7 +96,7 @@ export function ProbeStation() {
             hint="0.06 °C for a 12-bit digital one; 0: none."
           />
         </Fields>
-      </details>
+      </Fold>
       <OtherProbes />
       <Cautions cautions={cautionsAt("probe")} />
     </>
@@ -104,7 +105,8 @@ export function ProbeStation() {
 
 /** In or on which of several vessels a probe sits. */
 function Seat({ probe }: { probe: PlacedProbe }) {
-  const { chamber, change } = useBench();
+  const { chamber } = useChamber();
+  const { change } = useActions();
   const { vessels } = chamber;
   if (vessels.length === 1 || probe.place === "air" || probe.place === "room" || probe.place === "waterBottle")
     return null;
@@ -123,7 +125,8 @@ function Seat({ probe }: { probe: PlacedProbe }) {
 
 /** The probes that this unit does not read: those of others, and those that only watch. */
 function OtherProbes() {
-  const { chamber, controller, apply, change } = useBench();
+  const { chamber, controller } = useChamber();
+  const { apply, change } = useActions();
   const others = chamber.probes.filter((p) => p.id !== controller.probes[0]);
   return (
     <section className="grid gap-2">

@@ -6,13 +6,16 @@ import type { SettingName, Settings } from "@/core/model";
 import { printTemperature } from "@/core/quantity";
 import { planQuestions } from "@/core/trial";
 import { NumberField } from "@/parts/fields";
-import { useBench } from "../context";
+import { Fold } from "@/parts/common";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Remarks } from "./Remarks";
 import { settingKind } from "./settingKind";
 
 /** Numbers as they stand in a unit already: what it will do with them, before any of it is taken over. */
 export function ReadBack() {
-  const { chamber, stage, unitPlan, controller, unit, control, preferences, apply } = useBench();
+  const { chamber, stage, unitPlan, controller, unit, control } = useChamber();
+  const { apply } = useActions();
+  const preferences = usePreferences();
   const { scale } = preferences;
   const [typed, setTyped] = useState<Partial<Settings>>({});
   const [problem, setProblem] = useState<string | null>(null);
@@ -20,8 +23,7 @@ export function ReadBack() {
   const band = bandOf(settings, unit);
   const changed = Object.keys(typed).length > 0;
   return (
-    <details className="rule-line border-t pt-2" data-part="read-back">
-      <summary className="min-h-11 content-center font-semibold">Numbers that stand in your unit already</summary>
+    <Fold summary="Numbers that stand in your unit already" part="read-back">
       <p className="quiet max-w-prose">
         Type what its display shows, in either scale. Nothing is taken over until you say so.
       </p>
@@ -75,6 +77,6 @@ export function ReadBack() {
           {problem}
         </p>
       )}
-    </details>
+    </Fold>
   );
 }

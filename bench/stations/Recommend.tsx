@@ -11,13 +11,15 @@ import { explain, type TradePoint } from "@/core/recommend";
 import { placeLabel } from "@/core/probe";
 import { midSentence } from "@/core/quantity";
 import { Toggle } from "@/parts/fields";
-import { useBench } from "../context";
+import { useActions, useChamber, usePreferences } from "../context";
 import { sayPoint, TradeOff } from "./TradeOff";
 import { useRecommend } from "./useRecommend";
 
 /** The best numbers for this chamber over the worst weather of its room, and what each other choice costs. */
 export function Recommend() {
-  const { record, chamber, stage, controller, control, preferences, apply, tryRemedy } = useBench();
+  const { record, chamber, stage, controller, control } = useChamber();
+  const { apply, tryRemedy } = useActions();
+  const preferences = usePreferences();
   const judged = judgedName(control.holds, chamber.vessels);
   const { scale } = preferences;
   const [probe, setProbe] = useState(false);
@@ -77,7 +79,7 @@ export function Recommend() {
         )}
         {old && !running && <span className="quiet">Something has changed since this search.</span>}
       </div>
-      {failed && <p role="alert">The search could not be run. Reload the page; nothing is lost.</p>}
+      {failed !== null && <p role="alert">The search could not be run: {failed}. Nothing is lost: search again.</p>}
       {found && (
         <>
           {found.best ? (

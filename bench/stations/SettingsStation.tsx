@@ -8,7 +8,7 @@ import { cautionsAt } from "@/core/safety";
 import { planFindings, planQuestions, planSentence } from "@/core/trial";
 import { Cautions } from "@/parts/common";
 import { Choice } from "@/parts/fields";
-import { useBench } from "../context";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ThreeRanges } from "../ThreeRanges";
 import { ValueField } from "../ValueField";
@@ -39,7 +39,9 @@ const wishes: { value: Wish; label: string; note: string }[] = [
 ];
 
 export function SettingsStation() {
-  const { chamber, stage, unitPlan, controller, unit, control, preferences, apply } = useBench();
+  const { chamber, stage, unitPlan, controller, unit, control } = useChamber();
+  const { apply } = useActions();
+  const preferences = usePreferences();
   const { scale } = preferences;
   const { settings, switching } = control;
   const { wish } = stage;

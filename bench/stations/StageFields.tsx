@@ -5,12 +5,14 @@ import { addStage } from "@/core/chamber";
 import type { StageEnd } from "@/core/model";
 import { sayEnds } from "@/core/program";
 import { hoursKind, NumberField, TextField } from "@/parts/fields";
-import { useBench } from "../context";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 
 /** The stage's name and how long it goes on; a chamber with one stage can become a program here. */
 export function StageFields() {
-  const { chamber, stage, preferences, apply, change } = useBench();
+  const { chamber, stage } = useChamber();
+  const { apply, change } = useActions();
+  const preferences = usePreferences();
   const { stages } = chamber;
   if (stages.length === 1)
     return (

@@ -4,12 +4,15 @@ import { useState } from "react";
 import { bandOf, labelOf, parametersOf, printSetting, settingsForLimits, settingEdits } from "@/core/controller";
 import { celsius, type Temperature } from "@/core/quantity";
 import { NumberField, temperatureKind } from "@/parts/fields";
-import { useBench } from "../context";
+import { Fold } from "@/parts/common";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 
 /** Settings from the two readings between which it shall stay. */
 export function TwoLimits() {
-  const { stage, controller, unit, control, preferences, apply } = useBench();
+  const { stage, controller, unit, control } = useChamber();
+  const { apply } = useActions();
+  const preferences = usePreferences();
   const { scale } = preferences;
   const now = bandOf(control.settings, unit);
   const [typed, setTyped] = useState<{ low?: Temperature; high?: Temperature }>({});
@@ -23,8 +26,7 @@ export function TwoLimits() {
     return null;
   };
   return (
-    <details className="rule-line border-t pt-2">
-      <summary className="min-h-11 content-center font-semibold">From two limits</summary>
+    <Fold summary="From two limits">
       <Fields title="Between which two readings shall it stay?">
         <NumberField label="Lower limit" kind={kind} value={low} onCommit={set("low")} />
         <NumberField label="Upper limit" kind={kind} value={high} onCommit={set("high")} />
@@ -65,6 +67,6 @@ export function TwoLimits() {
           {problem}
         </p>
       )}
-    </details>
+    </Fold>
   );
 }

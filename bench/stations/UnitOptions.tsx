@@ -3,7 +3,8 @@
 import { unitKindTable } from "@/core/controller";
 import { unitKinds, type Edit, type Unit } from "@/core/model";
 import { Choice, differenceKind, minutesKind, Select, temperatureKind } from "@/parts/fields";
-import { useBench } from "../context";
+import { Fold } from "@/parts/common";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
@@ -36,17 +37,16 @@ const oneOutlet: readonly Unit["kind"][] = ["cutIn", "cutOut", "twoLimits"];
 
 /** What kind of unit it is, and how it behaves. */
 export function UnitOptions() {
-  const { controller, unit, preferences, apply } = useBench();
+  const { controller, unit } = useChamber();
+  const { apply } = useActions();
+  const preferences = usePreferences();
   const { id } = controller;
   const { scale } = preferences;
   const choose = (field: keyof Unit & string, label: string) => (value: string) => {
     apply([{ section: "unit", field, id, value } as Edit], label);
   };
   return (
-    <details className="rule-line border-t pt-2">
-      <summary className="min-h-11 content-center font-semibold">
-        Your unit: {unitKindTable[unit.kind].label.toLowerCase()}
-      </summary>
+    <Fold summary={<>Your unit: {unitKindTable[unit.kind].label.toLowerCase()}</>}>
       <div className="grid gap-5 pt-2">
         <Choice
           label="Its kind"
@@ -149,6 +149,6 @@ export function UnitOptions() {
           />
         </Fields>
       </div>
-    </details>
+    </Fold>
   );
 }

@@ -5,11 +5,12 @@ import { addController, heatersOn, removeController, splitController } from "@/c
 import { outletsOf, unitKindTable } from "@/core/controller";
 import { controllerName } from "@/core/program";
 import { atFirst, midSentence } from "@/core/quantity";
-import { useBench } from "../context";
+import { useActions, useChamber } from "../context";
 
 /** The controllers of the chamber: one is looked at. Another can be put beside it, or one be split in two. */
 export function UnitPicker() {
-  const { chamber, controller, unit, onUnit, change } = useBench();
+  const { chamber, controller, unit } = useChamber();
+  const { onUnit, change } = useActions();
   const { controllers } = chamber;
   const several = controllers.length > 1;
   const both = outletsOf(unit).heat && outletsOf(unit).cold;

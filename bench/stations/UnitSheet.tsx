@@ -5,8 +5,8 @@ import { useRef, useState } from "react";
 import { genericSheets, keyingSteps, parametersOf, plainLabel, readSheet, writeSheet } from "@/core/controller";
 import { unitShape, type Edit, type SettingName, type Unit } from "@/core/model";
 import { NumberField, plainKind, Select, TextField } from "@/parts/fields";
-import { download } from "@/parts/common";
-import { useBench } from "../context";
+import { download, Fold } from "@/parts/common";
+import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 
 const pauses: { value: Unit["pause"]; label: string }[] = [
@@ -23,7 +23,9 @@ const editsOfUnit = (unit: Unit, id: string): Edit[] =>
 
 /** The sheet of the user's own unit: its names, its order, its way in and out. Everything prints with them. */
 export function UnitSheet() {
-  const { controller, unit, control, preferences, apply } = useBench();
+  const { controller, unit, control } = useChamber();
+  const { apply } = useActions();
+  const preferences = usePreferences();
   const { id } = controller;
   const [problem, setProblem] = useState<string | null>(null);
   const file = useRef<HTMLInputElement>(null);
@@ -42,10 +44,7 @@ export function UnitSheet() {
     setProblem(sheet.ok ? apply(editsOfUnit(sheet.value, id), "unit sheet") : sheet.problem);
   };
   return (
-    <details className="rule-line border-t pt-2" data-part="unit-sheet">
-      <summary className="min-h-11 content-center font-semibold">
-        Its sheet: what things are called on your unit
-      </summary>
+    <Fold summary="Its sheet: what things are called on your unit" part="unit-sheet">
       <div className="grid gap-5 pt-2">
         <p className="quiet max-w-prose">
           Fill this in once from your own unit and its paper. Every instruction, the sentence and the card then read in
@@ -96,6 +95,7 @@ export function UnitSheet() {
                   label="Place"
                   kind={plainKind("", 1)}
                   value={unit.labels[name]?.position ?? 0}
+                  name={`place of ${name}`}
                   onCommit={(position) => relabel(name, { position })}
                   hint="0: not said"
                 />
@@ -161,6 +161,6 @@ export function UnitSheet() {
           </p>
         )}
       </div>
-    </details>
+    </Fold>
   );
 }

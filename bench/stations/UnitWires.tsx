@@ -4,12 +4,13 @@ import { plugDevice, readProbe } from "@/core/chamber";
 import { outletsOf } from "@/core/controller";
 import { placeLabel } from "@/core/probe";
 import { Select, Toggle } from "@/parts/fields";
-import { useBench } from "../context";
+import { useActions, useChamber } from "../context";
 import { deviceNames } from "./deviceNames";
 
 /** Which probe a unit reads, and what hangs on its outlets. */
 export function UnitWires() {
-  const { chamber, controller, unit, change } = useBench();
+  const { chamber, controller, unit } = useChamber();
+  const { change } = useActions();
   const { id } = controller;
   const outlets = outletsOf(unit);
   const names = deviceNames(chamber);

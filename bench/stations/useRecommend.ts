@@ -1,25 +1,21 @@
 "use client";
 
-import { proxy } from "comlink";
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { ChamberRecord } from "@/core/model";
 import type { Recommendation, RecommendOptions, SearchProgress } from "@/core/recommend";
-import { searchBench } from "@/workers";
+import { pool, whyLost } from "@/workers";
 
 export interface SearchState {
   running: boolean;
   progress: SearchProgress | null;
   /** The answer with the record that it is for: an edit makes it old. */
   answer: { of: ChamberRecord; found: Recommendation } | null;
-  failed: boolean;
+  /** Why there is no answer; null where there is one, or none was asked for. */
+  failed: string | null;
 }
 
 /** The last answer of each chamber, stage and unit: going to another station and back loses nothing. */
 const answers = new Map<string, SearchState["answer"]>();
-
-let searches = 0;
-/** The search that is running ends before its next trial. */
-const stop = () => void searchBench.ask((b) => b.cancelRecommend()).catch(() => undefined);
 
 /**
  * A search for the best settings in a worker of its own, with progress and cancel.
@@ -31,47 +27,33 @@ export function useRecommend(record: ChamberRecord, about: string) {
     running: false,
     progress: null,
     answer: answers.get(key) ?? null,
-    failed: false,
+    failed: null,
   });
-  /** Number of the search that is running, 0 for none: what an ended one still has to say is not listened to. */
-  const running = useRef(0);
-  useEffect(
-    () => () => {
-      if (running.current) stop();
-      running.current = 0;
-    },
-    [],
-  );
+  const running = useRef<AbortController | null>(null);
+  useEffect(() => () => running.current?.abort(), []);
   const start = useCallback(
     async (options: RecommendOptions) => {
-      const mine = (running.current = ++searches);
-      const still = () => running.current === mine;
-      setState((s) => ({ ...s, running: true, progress: null, failed: false }));
+      running.current?.abort();
+      const { signal } = (running.current = new AbortController());
+      const say = (next: Partial<SearchState>) => {
+        if (!signal.aborted) setState((s) => ({ ...s, ...next }));
+      };
+      say({ running: true, progress: null, failed: null });
       try {
-        const found = await searchBench.ask((b, alive) =>
-          b.recommend(
-            record,
-            options,
-            proxy((progress: SearchProgress) => {
-              alive();
-              if (still()) setState((s) => ({ ...s, progress }));
-            }),
-          ),
-        );
-        if (!still() || !found) return;
+        const progress = (told: unknown) => say({ progress: told as SearchProgress });
+        const hands = await pool.hands();
+        const found = await pool.run("recommend", { record, options, hands }, { progress, signal, give: hands });
         const answer = { of: record, found };
         answers.set(key, answer);
-        running.current = 0;
-        setState({ running: false, progress: null, answer, failed: false });
-      } catch {
-        if (still()) setState((s) => ({ ...s, running: false, progress: null, failed: true }));
+        say({ running: false, progress: null, answer });
+      } catch (error) {
+        say({ running: false, progress: null, failed: whyLost(error) });
       }
     },
     [record, key],
   );
   const cancel = useCallback(() => {
-    running.current = 0;
-    stop();
+    running.current?.abort();
     setState((s) => ({ ...s, running: false, progress: null }));
   }, []);
   return { ...state, start, cancel };

@@ -2,14 +2,14 @@
 
 import { Download, Maximize, MoveHorizontal, Pin, PinOff, ZoomIn, ZoomOut } from "lucide-react";
 import { useCallback, useMemo, useState } from "react";
-import { traceCsv } from "@/core/formats";
 import type { Chamber, Happening, HappeningKind } from "@/core/model";
 import { printMoment } from "@/core/quantity";
 import { stageName } from "@/core/program";
 import { judgedName, layerLabel, type Channel, type TraceLayer, type Trace, type Trial } from "@/core/trial";
 import { download } from "@/parts/common";
+import { Drafts } from "@/parts/fields";
 import { isWhole, panned, TraceChart, zoomed, type View } from "@/parts/trace";
-import { useBench } from "../context";
+import { useActions, useChamber, usePreferences, useShownTrial } from "../context";
 import { VerdictList } from "../VerdictList";
 import { GraceTable } from "./GraceTable";
 import { Happenings, useNewHappening } from "./Happenings";
@@ -42,7 +42,10 @@ function known({ kind, index }: Pick<TraceLayer, "kind" | "index">, chamber: Cha
 
 /** The trial on the whole screen: zoom, pan, cursor, layers, happenings, a kept trial beside it, its figures as a file. */
 export function FullTrial({ trial, ghost, near }: Props) {
-  const { record, chamber, stage, result, metrics, preferences, live, verdicts, judged, kept, keepTrial } = useBench();
+  const { record, chamber, stage } = useChamber();
+  const { result, metrics, live, verdicts, judged, kept } = useShownTrial();
+  const { keepTrial } = useActions();
+  const preferences = usePreferences();
   const { scale } = preferences;
   const end = trial.days * 86_400;
   const [chosen, setView] = useState<View | null>(null);
@@ -166,10 +169,13 @@ export function FullTrial({ trial, ghost, near }: Props) {
           type="button"
           className="key"
           onClick={() =>
-            download(
-              `trial-${record.name.replace(/[^\p{L}\p{N}]+/gu, "-")}.csv`,
-              traceCsv(trace, chamber, scale),
-              "text/csv",
+            // The package that writes it comes with its first use.
+            void import("@/core/formats").then(({ traceCsv }) =>
+              download(
+                `trial-${record.name.replace(/[^\p{L}\p{N}]+/gu, "-")}.csv`,
+                traceCsv(trace, chamber, scale),
+                "text/csv",
+              ),
             )
           }
         >
@@ -230,7 +236,9 @@ export function FullTrial({ trial, ghost, near }: Props) {
       />
       <div className="grid grid-cols-1 gap-8 lg:grid-cols-2">
         <div className="grid content-start gap-6">
-          <Happenings moment={moment} armed={armed} onArm={setArmed} onPlace={put} />
+          <Drafts of={record.id}>
+            <Happenings moment={moment} armed={armed} onArm={setArmed} onPlace={put} />
+          </Drafts>
           <GraceTable />
         </div>
         <div className="grid content-start gap-6 max-lg:order-first">

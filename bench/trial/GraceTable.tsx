@@ -5,8 +5,8 @@ import type { HappeningKind } from "@/core/model";
 import { printDuration } from "@/core/quantity";
 import { stageName } from "@/core/program";
 import type { FailureGrace, Metrics } from "@/core/trial";
-import { weighBench, whyLost } from "@/workers";
-import { useBench } from "../context";
+import { pool, whyLost } from "@/workers";
+import { useChamber, useShownTrial } from "../context";
 
 const names: Partial<Record<HappeningKind, string>> = {
   powerCut: "The power fails",
@@ -16,19 +16,18 @@ const names: Partial<Record<HappeningKind, string>> = {
 
 /** Hours of grace that the usual failures leave, worked out on demand: each is a trial of its own. */
 export function GraceTable() {
-  const { chamber, live, metrics, stage } = useBench();
+  const { chamber, stage } = useChamber();
+  const { live, metrics } = useShownTrial();
   const { answer } = live;
   const [found, setFound] = useState<{ of: Metrics; graces: FailureGrace[] | string } | null>(null);
   useEffect(() => {
     if (!answer || live.busy || !metrics) return;
-    let gone = false;
-    void weighBench
-      .ask((b) => b.grace(answer.plan, metrics))
+    const left = new AbortController();
+    void pool
+      .run("grace", { plan: answer.plan, metrics }, { signal: left.signal })
       .catch((error: unknown) => whyLost(error))
-      .then((graces) => !gone && setFound({ of: metrics, graces }));
-    return () => {
-      gone = true;
-    };
+      .then((graces) => !left.signal.aborted && setFound({ of: metrics, graces }));
+    return () => left.abort();
   }, [answer, live.busy, metrics]);
   const nameOf = ({ kind, which }: FailureGrace) => {
     const list = kind === "coldFails" ? chamber.coolers : chamber.heaters;

@@ -5,7 +5,7 @@ import type { Chamber, Happening } from "@/core/model";
 import { controllerName } from "@/core/program";
 import { atFirst, celsius, kelvins, measures } from "@/core/quantity";
 import { differenceKind, measureKind, NumberField, Select, temperatureKind } from "@/parts/fields";
-import { useBench } from "../context";
+import { useChamber, usePreferences } from "../context";
 import { deviceNames } from "../stations/deviceNames";
 
 interface Props {
@@ -24,7 +24,7 @@ export function HappeningFields(props: Props) {
 }
 
 function Which({ happening: h, onPut }: Props) {
-  const { chamber } = useBench();
+  const { chamber } = useChamber();
   const ids = whichOf(h.kind, chamber);
   if (!("which" in h) || ids.length < 2) return null;
   return (
@@ -47,7 +47,7 @@ function nameOf(id: string, h: Happening, chamber: Chamber): string {
 }
 
 function OwnFields({ happening: h, onPut }: Props) {
-  const { preferences } = useBench();
+  const preferences = usePreferences();
   const { scale, system } = preferences;
   const temperature = temperatureKind(scale, 0.1, 0.5);
   switch (h.kind) {

@@ -14,8 +14,8 @@ import {
 import type { Happening, HappeningKind } from "@/core/model";
 import { printDuration, printMoment } from "@/core/quantity";
 import type { Grace, Metrics } from "@/core/trial";
-import { hoursKind, NumberField, Select } from "@/parts/fields";
-import { useBench } from "../context";
+import { Drafts, hoursKind, NumberField, Select } from "@/parts/fields";
+import { useActions, useChamber, useShownTrial } from "../context";
 import { HappeningFields } from "./HappeningFields";
 
 /** What came of a happening, in words. */
@@ -43,7 +43,9 @@ interface Props {
 
 /** What happens in the course of the trial: placed, moved, changed and taken out again. */
 export function Happenings({ moment, armed, onArm, onPlace }: Props) {
-  const { chamber, live, change, record } = useBench();
+  const { chamber, record } = useChamber();
+  const { live } = useShownTrial();
+  const { change } = useActions();
   const [kind, setKind] = useState<HappeningKind>("powerCut");
   const kinds = happeningsFor(chamber);
   const chosen = kinds.includes(kind) ? kind : kinds[0]!;
@@ -91,12 +93,13 @@ export function Happenings({ moment, armed, onArm, onPlace }: Props) {
       )}
       <ul className="grid gap-3">
         {sorted.map((h) => (
-          <OneHappening
-            key={h.id}
-            happening={h}
-            startHour={startHour}
-            words={graceWords(h.at < inTrial ? grace.find((g) => g.id === h.id) : undefined)}
-          />
+          <Drafts key={h.id} of={h.id}>
+            <OneHappening
+              happening={h}
+              startHour={startHour}
+              words={graceWords(h.at < inTrial ? grace.find((g) => g.id === h.id) : undefined)}
+            />
+          </Drafts>
         ))}
       </ul>
     </section>
@@ -104,7 +107,7 @@ export function Happenings({ moment, armed, onArm, onPlace }: Props) {
 }
 
 function OneHappening({ happening: h, startHour, words }: { happening: Happening; startHour: number; words: string }) {
-  const { change } = useBench();
+  const { change } = useActions();
   const put = (next: Happening, merge?: string) =>
     change(putHappening(next), happeningInfo[h.kind].label.toLowerCase(), merge);
   return (
@@ -147,7 +150,8 @@ function OneHappening({ happening: h, startHour, words }: { happening: Happening
 
 /** A new happening of a kind, put into the chamber. */
 export function useNewHappening() {
-  const { chamber, stage, change } = useBench();
+  const { chamber, stage } = useChamber();
+  const { change } = useActions();
   return (kind: HappeningKind, at: number) =>
     change(
       putHappening(newHappening(kind, nanoid(8), Math.round(at / 60) * 60, chamber, stage)),

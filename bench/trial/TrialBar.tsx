@@ -5,7 +5,7 @@ import { printDuration } from "@/core/quantity";
 import type { Trial } from "@/core/trial";
 import { trialLengths } from "@/core/model";
 import { lengthField, setPreferences } from "@/workshop";
-import { useBench } from "../context";
+import { useChamber, usePreferences, useShownTrial } from "../context";
 import { VerdictTitle } from "../VerdictView";
 
 export type TrialSize = "folded" | "open" | "full";
@@ -21,7 +21,7 @@ interface Props {
 
 /** The trial's own line: what came out, how long it is, how large it is shown. */
 export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
-  const { live, verdicts } = useBench();
+  const { live, verdicts } = useShownTrial();
   const trial = live.answer?.trial;
   const worst = verdicts[0];
   const full = size === "full";
@@ -75,7 +75,8 @@ export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
 }
 
 function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
-  const { preferences, record } = useBench();
+  const { record } = useChamber();
+  const preferences = usePreferences();
   const field = lengthField(record);
   return (
     <>

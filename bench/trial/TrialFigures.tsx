@@ -1,5 +1,5 @@
 import type { Scale } from "@/core/quantity";
-import { figuresOf, printChange, printFigure, type FiguresOf } from "./figures";
+import { figuresOf, printChange, printFigure, type Figure, type FiguresOf } from "./figures";
 
 interface Props {
   of: FiguresOf;
@@ -7,12 +7,22 @@ interface Props {
   judged: string;
   /** A kept trial that this one is compared with. */
   before?: FiguresOf | null;
+  /** What the two are called. */
+  heads?: readonly [string, string];
+  /** Only the figures that differ. */
+  changed?: boolean;
 }
 
 /** What the trial amounts to, in figures; beside a kept one with their differences. */
-export function TrialFigures({ of, scale, judged, before }: Props) {
-  const now = figuresOf(of, scale, judged);
+export function TrialFigures({ of, scale, judged, before, heads = ["Kept", "Now"], changed = false }: Props) {
+  const all = figuresOf(of, scale, judged);
   const then = before ? figuresOf(before, scale, judged) : null;
+  const differs = (figure: Figure) => {
+    const old = then?.find((f) => f.name === figure.name);
+    return old === undefined || printFigure(old) !== printFigure(figure);
+  };
+  const now = changed ? all.filter(differs) : all;
+  if (now.length === 0) return <p>Its figures stay the same.</p>;
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse">
@@ -20,8 +30,8 @@ export function TrialFigures({ of, scale, judged, before }: Props) {
           <thead>
             <tr className="border-base-content border-b text-right">
               <th className="text-left font-semibold">Figure</th>
-              <th className="pl-4 font-semibold">Kept</th>
-              <th className="pl-4 font-semibold">Now</th>
+              <th className="pl-4 font-semibold">{heads[0]}</th>
+              <th className="pl-4 font-semibold">{heads[1]}</th>
               <th className="pl-4 font-semibold">Change</th>
             </tr>
           </thead>

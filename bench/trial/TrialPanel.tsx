@@ -1,12 +1,12 @@
 "use client";
 
+import dynamic from "next/dynamic";
 import { useDeferredValue, useEffect, useMemo, useRef } from "react";
 import { stageName } from "@/core/program";
 import type { Channel, Trial } from "@/core/trial";
 import { sayTrial, TraceChart } from "@/parts/trace";
-import { useBench } from "../context";
+import { usePreferences, useShownTrial } from "../context";
 import { VerdictList } from "../VerdictList";
-import { FullTrial } from "./FullTrial";
 import { Sized } from "./Sized";
 import { WorstMoment } from "./WorstMoment";
 import { useAlarms } from "./useAlarms";
@@ -14,7 +14,10 @@ import { useOtherVessels } from "./useOtherVessels";
 import { TrialBar, type TrialSize } from "./TrialBar";
 import { TrialFailed } from "./TrialFailed";
 
-interface Props {
+/** Loaded when it is opened for the first time. */
+const FullTrial = dynamic(() => import("./FullTrial").then((m) => m.FullTrial), { ssr: false });
+
+export interface TrialPanelProps {
   size: TrialSize;
   onSize: (size: TrialSize) => void;
   ghost: Trial | null;
@@ -24,8 +27,9 @@ interface Props {
 }
 
 /** The trial along the bottom of the bench: it runs again with every edit, folds to a line and opens to the whole screen. */
-export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: Props) {
-  const { live, preferences } = useBench();
+export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialPanelProps) {
+  const { live } = useShownTrial();
+  const preferences = usePreferences();
   const trial = live.answer?.trial ?? null;
   const panel = useRef<HTMLElement>(null);
   const full = size === "full";
@@ -66,14 +70,17 @@ const ofAir: readonly Channel[] = ["product", "probe", "room"];
 
 /** Trace, inset and verdicts in a strip under the station. */
 function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near: boolean }) {
-  const { verdicts, preferences, chamber, judged, record } = useBench();
+  const { of, verdicts, judged } = useShownTrial();
+  const preferences = usePreferences();
   const { scale } = preferences;
   // The inset follows a moment later: the trace itself is what the hand waits for.
   const late = useDeferredValue(trial);
   const alarms = useAlarms();
-  const names = useMemo(() => chamber.stages.map((s) => stageName(chamber.stages, s.id)), [chamber.stages]);
+  const stages = of?.chamber.stages;
+  const names = useMemo(() => (stages ?? []).map((s) => stageName(stages!, s.id)), [stages]);
   const layers = useOtherVessels(trial.trace);
-  const marks = useMemo(() => record.happenings.map((h) => ({ at: h.at, to: null })), [record.happenings]);
+  const happenings = of?.record.happenings;
+  const marks = useMemo(() => (happenings ?? []).map((h) => ({ at: h.at, to: null })), [happenings]);
   return (
     <div className="grid min-h-0 grid-cols-[1fr_236px_380px] gap-3 pr-2">
       <Sized className="min-h-0">

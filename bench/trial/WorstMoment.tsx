@@ -1,11 +1,12 @@
 import { judgedName, type Trial } from "@/core/trial";
 import { InsetChart } from "@/parts/trace";
-import { useBench } from "../context";
+import { useShownTrial, usePreferences } from "../context";
 import { Sized } from "./Sized";
 
 /** Three hours at the worst moment of a trial, of whatever it is that fares worst there. */
 export function WorstMoment({ trial, className }: { trial: Trial; className: string }) {
-  const { chamber, preferences } = useBench();
+  const { of } = useShownTrial();
+  const preferences = usePreferences();
   return (
     <Sized className={className}>
       {(width, height) => (
@@ -14,7 +15,7 @@ export function WorstMoment({ trial, className }: { trial: Trial; className: str
           scale={preferences.scale}
           width={width}
           height={height}
-          judged={judgedName(trial.inset.judged, chamber.vessels)}
+          judged={judgedName(trial.inset.judged, of?.chamber.vessels ?? [])}
         />
       )}
     </Sized>

@@ -1,20 +1,20 @@
 import { useMemo } from "react";
 import { alarmsOf } from "@/core/controller";
-import { useBench } from "../context";
+import { useShownTrial } from "../context";
 
 /** The alarms of the unit that is looked at, over the stage that is looked at: none where the trial does not come to it. */
 export function useAlarms() {
-  const { chamber, control, unit, result } = useBench();
+  const { of, result } = useShownTrial();
   const { from, to } = result ?? {};
-  const one = chamber.stages.length === 1;
+  const one = of?.chamber.stages.length === 1;
+  const settings = of?.control.settings;
+  const unit = of?.unit;
   return useMemo(
     () =>
-      one
-        ? alarmsOf(control.settings, unit)
-        : to === undefined
-          ? NONE
-          : { ...alarmsOf(control.settings, unit), from, to },
-    [one, control.settings, unit, from, to],
+      !settings || !unit || (!one && to === undefined)
+        ? NONE
+        : { ...alarmsOf(settings, unit), ...(one ? {} : { from, to }) },
+    [one, settings, unit, from, to],
   );
 }
 

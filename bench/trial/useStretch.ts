@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import type { ChamberRecord } from "@/core/model";
 import type { Trace } from "@/core/trial";
 import { isWhole, type View } from "@/parts/trace";
-import { trialBench } from "@/workers";
+import { pool } from "@/workers";
 
 /** Pause in zooming and panning after which a stretch is run again at its own detail, ms. */
 const SETTLE = 120;
@@ -17,16 +17,17 @@ export function useStretch(record: ChamberRecord | null, days: number, view: Vie
   const wanted = record && view && !isWhole(view, end) ? view : null;
   useEffect(() => {
     if (!record || !wanted) return;
-    let gone = false;
+    const left = new AbortController();
     const timer = setTimeout(async () => {
-      const trace = await trialBench
-        .ask((b) => b.stretch(record, days, wanted.from, wanted.to, STRETCH_BINS))
+      const asked = { record, days, from: wanted.from, to: wanted.to, bins: STRETCH_BINS };
+      const trace = await pool
+        .run("stretch", asked, { lane: "screen", signal: left.signal })
         // The whole trial stays in sight, only coarser.
         .catch(() => null);
-      if (!gone && trace) setFound({ of: wanted, record, trace });
+      if (!left.signal.aborted && trace) setFound({ of: wanted, record, trace });
     }, SETTLE);
     return () => {
-      gone = true;
+      left.abort();
       clearTimeout(timer);
     };
   }, [record, days, wanted]);

@@ -19,6 +19,7 @@ import { placementDefaults } from "../probe";
 import { productDefaults } from "../product";
 import { celsius, kelvins, middle, roundTo, type Temperature } from "../quantity";
 import { boxes, cabinetDefaults } from "./boxes";
+import { asMade } from "./defaultChanges";
 import { coolerDefaults, fanDefaults, heaterDefaults, lightDefaults } from "./deviceDefaults";
 import { cools } from "./devices";
 import { isSmoker } from "./geometry";
@@ -79,9 +80,13 @@ const ofKind = <K extends DeviceRecord["device"]>(record: ChamberRecord, kind: K
 /**
  * A stored chamber with every default filled in. Later defaults follow from earlier values: the box from its kind, the
  * band from the packet, the target from the band, the coolers from the box, the heaters from the loss in the coldest
- * room, the network's parameters from all of them.
+ * room, the network's parameters from all of them. A default that has changed since the chamber was made stays as it was
+ * until the person takes the new one, but for those that hid a danger.
  */
-export function describe(record: ChamberRecord): Chamber {
+export const describe = (record: ChamberRecord): Chamber => filled(asMade(record, filled));
+
+/** Filled in with the present defaults, whatever it was made with. */
+export function filled(record: ChamberRecord): Chamber {
   const room = fill(roomDefaults, record.room);
   const kind = record.cabinet.kind?.value ?? "upright";
   const box = boxes[kind];

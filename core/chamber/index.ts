@@ -1,5 +1,6 @@
 export * from "./boxes";
 export * from "./coolerLaw";
+export { changedDefaults, keepDefaults, takeDefaults } from "./defaultChanges";
 export * from "./describe";
 export * from "./deviceDefaults";
 export * from "./fillings";

@@ -1,10 +1,14 @@
-import { chamberRecord, type ChamberRecord, type DeviceRecord, type Happening, type RoomSeries } from "../model";
+import {
+  chamberRecord,
+  type Change,
+  type ChamberRecord,
+  type DeviceRecord,
+  type Happening,
+  type RoomSeries,
+} from "../model";
 import { read, refuse, type Read } from "../quantity";
 import { contradictions } from "./tryEdits";
 import { describe } from "./describe";
-
-/** A change of a whole record: lists and tables, which are no single values. */
-export type Change = (record: ChamberRecord) => ChamberRecord;
 
 /** Makes a change if the record that results is a possible one; otherwise says why not and changes nothing. */
 export function tryChange(record: ChamberRecord, change: Change): Read<ChamberRecord> {

@@ -1,11 +1,11 @@
-import { DEFAULTS_VERSION, RECORD_VERSION, type ChamberRecord } from "../model";
+import { DEFAULTS_VERSION, CHAMBER_VERSION, type ChamberRecord } from "../model";
 
 /** A chamber with nothing but defaults. The caller hands in identity and time: the core has no clock and no chance. */
 export function newChamber(id: string, name: string, now: string): ChamberRecord {
   return {
     id,
     kind: "chamber",
-    schemaVersion: RECORD_VERSION,
+    schemaVersion: CHAMBER_VERSION,
     defaultsVersion: DEFAULTS_VERSION,
     revision: 0,
     updatedAt: now,

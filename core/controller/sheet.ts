@@ -1,4 +1,4 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { unitShape, type Settings, type Unit, type UnitKind } from "../model";
 import { printDuration, read, refuse, type Read, type Scale } from "../quantity";
 import { printSetting } from "./findings";

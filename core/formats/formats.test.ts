@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import { plainTrial, planned, recordWith } from "../testing/build";
 import { runTrial } from "../trial";
-import { readRoomCsv, traceCsv } from ".";
+import { readRoomCsv, RoomReader, traceCsv } from ".";
 
 describe("a recorded room from a table", () => {
   it.each<[string, string, "C" | "F", number[], number[]]>([
@@ -42,6 +42,45 @@ describe("a recorded room from a table", () => {
     const long = Array.from({ length: 20_000 }, (_, i) => `${i / 60},${10 + Math.sin(i / 500)}`).join("\n");
     const series = readRoomCsv(long, "long.csv", "C");
     expect(series.ok && series.value.seconds.length).toBeLessThanOrEqual(4000);
+  });
+});
+
+describe("a recorded room in pieces", () => {
+  const rows = Array.from({ length: 30_000 }, (_, i) => `${i / 360};${(10 + 5 * Math.sin(i / 5000)).toFixed(2)}`);
+  const text = ["h;°C", ...rows, ""].join("\r\n");
+  const inPieces = (table: string, size: number) => {
+    const reader = new RoomReader("x", "C");
+    for (let at = 0; at < table.length; at += size) {
+      const problem = reader.push(table.slice(at, at + size));
+      if (problem) return { ok: false as const, problem };
+    }
+    return reader.finish();
+  };
+
+  it.each([7919, 50_000, 1e9])("is the same as in one go, however it is cut (%i letters)", (size) => {
+    const whole = readRoomCsv(text, "x", "C");
+    expect(whole.ok && whole.value.seconds.length).toBeGreaterThan(1500);
+    expect(inPieces(text, size)).toEqual(whole);
+    if (!whole.ok) return;
+    // Thinned evenly, and what is kept is what stood in the table.
+    const [a, b] = [
+      whole.value.seconds[1]! - whole.value.seconds[0]!,
+      whole.value.seconds[3]! - whole.value.seconds[2]!,
+    ];
+    expect(a).toBeCloseTo(b, 6);
+    whole.value.seconds.forEach((s, k) => {
+      const i = Math.round(s / 10);
+      expect(whole.value.temperatures[k]).toBe(Number(rows[i]!.split(";")[1]));
+    });
+  });
+
+  it("says the line in which something is wrong, in whichever piece it stands", () => {
+    const wrong = text.replace(rows[20_000]!, "55.6;warm");
+    expect(inPieces(wrong, 4096)).toEqual({ ok: false, problem: "Line 20002: \u201cwarm\u201d is no temperature." });
+    const back = text.replace(rows[20_000]!, "1;10");
+    expect(inPieces(back, 4096)).toMatchObject({
+      problem: expect.stringMatching(/Line 20002: its time is not later/) as unknown,
+    });
   });
 });
 

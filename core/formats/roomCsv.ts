@@ -2,7 +2,7 @@ import Papa from "papaparse";
 import type { RoomSeries } from "../model";
 import { celsius, fromScale, read, refuse, type Read, type Scale } from "../quantity";
 
-/** Rows beyond this are thinned evenly: a room does not move faster than that. */
+/** From so many rows on they are thinned evenly: a room does not move faster than that. */
 const MOST = 4000;
 const HOUR = 3600;
 
@@ -24,62 +24,149 @@ function moment(text: string): number {
   return Date.UTC(Number(y), Number(mo) - 1, Number(d), Number(h), Number(mi), Number(s)) / 1000;
 }
 
-/** The cells of a table of comma-, semicolon- or tab-separated values. */
-function cells(text: string): string[][] {
-  // Papa's guess counts commas first; a decimal comma in a table with semicolons must not mislead it.
-  const firstLine = text.split(/\r?\n/).find((l) => l.trim()) ?? "";
-  const delimiter = [";", "\t", ","].find((d) => firstLine.includes(d)) ?? ",";
-  return Papa.parse<string[]>(text, { delimiter, skipEmptyLines: "greedy" }).data;
+/** Which column is what, and from which line on the readings begin. */
+interface Columns {
+  delimiter: string;
+  time: number;
+  temperature: number;
+  scale: Scale;
+  /** A first line that names the columns. */
+  heading: boolean;
 }
 
-/**
- * Reads a recorded room from a table: one column of times (hours, or dates with clock times) and one of temperatures.
- * The first time becomes the start of the trial. Says in which line something is wrong; nothing is taken by halves.
- * @param scale of the temperatures where the heading does not say it
- */
-export function readRoomCsv(text: string, name: string, scale: Scale): Read<RoomSeries> {
-  const rows = cells(text);
-  const heading = rows[0] ?? [];
-  const hasHeading = heading.some((cell) => cell.trim() !== "" && Number.isNaN(moment(cell)));
-  const body = hasHeading ? rows.slice(1) : rows;
+/** Finds out what is what in a table from its first lines; says what is missing. */
+function columnsOf(sample: string, scale: Scale): Read<Columns> {
+  // Papa's guess counts commas first; a decimal comma in a table with semicolons must not mislead it.
+  const firstLine = sample.split(/\r?\n/).find((l) => l.trim()) ?? "";
+  const delimiter = [";", "\t", ","].find((d) => firstLine.includes(d)) ?? ",";
+  const rows = Papa.parse<string[]>(sample, { delimiter, skipEmptyLines: "greedy", preview: 21 }).data;
+  const first = rows[0] ?? [];
+  const heading = first.some((cell) => cell.trim() !== "" && Number.isNaN(moment(cell)));
+  const body = heading ? rows.slice(1) : rows;
   if (body.length < 2)
     return refuse("This table has fewer than two rows of readings: a time and a temperature in each.");
-  const width = Math.max(...body.slice(0, 20).map((r) => r.length));
-  if (width < 2)
+  if (Math.max(...body.map((r) => r.length)) < 2)
     return refuse(
       "There is only one column. A time and a temperature are needed, with a comma, semicolon or tab between them.",
     );
-  const named = (words: RegExp) => (hasHeading ? heading.findIndex((cell) => words.test(cell)) : -1);
-  const timeAt = Math.max(0, named(timeWords));
-  const temperatureNamed = heading.findIndex((cell, i) => i !== timeAt && hasHeading && temperatureWords.test(cell));
-  const temperatureAt = temperatureNamed >= 0 ? temperatureNamed : timeAt === 0 ? 1 : 0;
-  const said: Scale = hasHeading && fahrenheit.test(heading[temperatureAt] ?? "") ? "F" : scale;
-  const every = Math.ceil(body.length / MOST);
-  const seconds: number[] = [];
-  const temperatures: RoomSeries["temperatures"] = [];
-  let start = NaN;
-  for (let i = 0; i < body.length; i++) {
-    const line = i + (hasHeading ? 2 : 1);
-    const time = moment(body[i]![timeAt] ?? "");
-    if (Number.isNaN(time))
-      return refuse(
-        `Line ${line}: \u201c${body[i]![timeAt] ?? ""}\u201d is no time. Hours (12.5) or dates like 2026-01-31 18:30 are understood.`,
-      );
-    const t = number(body[i]![temperatureAt] ?? "");
-    if (Number.isNaN(t)) return refuse(`Line ${line}: \u201c${body[i]![temperatureAt] ?? ""}\u201d is no temperature.`);
-    const inC = fromScale(t, said);
-    if (inC < -60 || inC > 80)
-      return refuse(
-        `Line ${line}: ${t} ${said === "F" ? "°F" : "°C"} is no temperature of a room. Is the scale right?`,
-      );
-    if (i === 0) start = time;
-    if (seconds.length > 0 && time - start <= seconds[seconds.length - 1]! && i % every === 0)
-      return refuse(`Line ${line}: its time is not later than the one before. Sort the table by time first.`);
-    if (i % every === 0) {
-      seconds.push(time - start);
-      temperatures.push(celsius(inC));
+  const named = (words: RegExp) => (heading ? first.findIndex((cell) => words.test(cell)) : -1);
+  const time = Math.max(0, named(timeWords));
+  const temperatureNamed = first.findIndex((cell, i) => i !== time && heading && temperatureWords.test(cell));
+  const temperature = temperatureNamed >= 0 ? temperatureNamed : time === 0 ? 1 : 0;
+  const said: Scale = heading && fahrenheit.test(first[temperature] ?? "") ? "F" : scale;
+  return read({ delimiter, time, temperature, scale: said, heading });
+}
+
+/** Letters at the beginning of a table that are enough to see what is what in it. */
+const SAMPLE = 20_000;
+
+/**
+ * Reads a recorded room from a table piece by piece, so that a long one need not be held as a whole: one column of times
+ * (hours, or dates with clock times) and one of temperatures. The first time becomes the start of the trial. Says in
+ * which line something is wrong; nothing is taken by halves. A long record is thinned evenly as it comes.
+ */
+export class RoomReader {
+  private columns: Columns | null = null;
+  private rest = "";
+  private line = 0;
+  /** The line that names the columns has gone by. */
+  private headed = false;
+  /** Rows taken so far, kept or not. */
+  rows = 0;
+  private start = NaN;
+  private last = -Infinity;
+  /** Every how manyth row is kept: twice as many as soon as they are too many. */
+  private every = 1;
+  private seconds: number[] = [];
+  private temperatures: RoomSeries["temperatures"] = [];
+
+  /**
+   * @param name of the record
+   * @param scale of the temperatures where the heading does not say it
+   */
+  constructor(
+    private readonly name: string,
+    private readonly scale: Scale,
+  ) {}
+
+  /** Takes a piece of the table; a sentence comes back where something in it is wrong. */
+  push(text: string): string | null {
+    this.rest += text;
+    if (!this.columns) {
+      if (this.rest.length < SAMPLE) return null;
+      const found = columnsOf(this.rest, this.scale);
+      if (!found.ok) return found.problem;
+      this.columns = found.value;
     }
+    const end = this.rest.lastIndexOf("\n") + 1;
+    const whole = this.rest.slice(0, end);
+    this.rest = this.rest.slice(end);
+    return this.take(whole);
   }
-  if (seconds.length < 2) return refuse("This table has fewer than two rows of readings.");
-  return read({ name: name.slice(0, 80), seconds, temperatures });
+
+  /** The table is at its end. */
+  finish(): Read<RoomSeries> {
+    if (!this.columns) {
+      const found = columnsOf(this.rest, this.scale);
+      if (!found.ok) return refuse(found.problem);
+      this.columns = found.value;
+    }
+    const problem = this.take(this.rest);
+    if (problem) return refuse(problem);
+    if (this.seconds.length < 2) return refuse("This table has fewer than two rows of readings.");
+    return read({ name: this.name.slice(0, 80), seconds: this.seconds, temperatures: this.temperatures });
+  }
+
+  private take(text: string): string | null {
+    if (text === "") return null;
+    const { delimiter, time, temperature, scale, heading } = this.columns!;
+    for (const row of Papa.parse<string[]>(text, { delimiter }).data) {
+      const line = ++this.line;
+      if (row.every((cell) => cell.trim() === "")) continue;
+      if (heading && !this.headed) {
+        this.headed = true;
+        continue;
+      }
+      const problem = this.reading(row[time] ?? "", row[temperature] ?? "", scale, line);
+      if (problem) return problem;
+    }
+    // Each piece ends behind a line break, and the parser makes an empty line of what follows it.
+    if (text.endsWith("\n")) this.line--;
+    return null;
+  }
+
+  private reading(timeText: string, temperatureText: string, scale: Scale, line: number): string | null {
+    const time = moment(timeText);
+    if (Number.isNaN(time))
+      return `Line ${line}: \u201c${timeText}\u201d is no time. Hours (12.5) or dates like 2026-01-31 18:30 are understood.`;
+    const t = number(temperatureText);
+    if (Number.isNaN(t)) return `Line ${line}: \u201c${temperatureText}\u201d is no temperature.`;
+    const inC = fromScale(t, scale);
+    if (inC < -60 || inC > 80)
+      return `Line ${line}: ${t} ${scale === "F" ? "°F" : "°C"} is no temperature of a room. Is the scale right?`;
+    if (this.rows === 0) this.start = time;
+    const at = time - this.start;
+    if (at < this.last || (at === this.last && this.every === 1))
+      return `Line ${line}: its time is not later than the one before. Sort the table by time first.`;
+    const kept = this.rows++ % this.every === 0 && at > this.last;
+    this.last = at;
+    if (!kept) return null;
+    this.seconds.push(at);
+    this.temperatures.push(celsius(inC));
+    if (this.seconds.length >= MOST) this.halve();
+    return null;
+  }
+
+  private halve(): void {
+    this.every *= 2;
+    this.seconds = this.seconds.filter((_, i) => i % 2 === 0);
+    this.temperatures = this.temperatures.filter((_, i) => i % 2 === 0);
+  }
+}
+
+/** The same of a table that is at hand as a whole. */
+export function readRoomCsv(text: string, name: string, scale: Scale): Read<RoomSeries> {
+  const reader = new RoomReader(name, scale);
+  const problem = reader.push(text);
+  return problem ? refuse(problem) : reader.finish();
 }

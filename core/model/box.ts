@@ -1,4 +1,4 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { differenceField, quantityField, temperatureField } from "./fields";
 
 /** The room around the box. */
@@ -52,7 +52,7 @@ export const thermalShape = {
   airCapacity: capacity,
   liningCapacity: capacity,
   /** Layers that the wall is divided into between its inner face and the room. */
-  wallLayers: z.int().min(1).max(4),
+  wallLayers: z.int().check(z.minimum(1), z.maximum(4)),
   airToLining: conductance,
   liningToRoom: conductance,
   airToRoom: conductance,

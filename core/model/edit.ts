@@ -1,11 +1,11 @@
-import type * as z from "zod";
+import type * as z from "zod/mini";
 import type { Origin } from "./fields";
 import type { ChamberRecord } from "./record";
 import { sectionShapes, type SectionName } from "./sections";
 
 type Shapes = typeof sectionShapes;
 export type FieldOf<S extends SectionName> = keyof Shapes[S] & string;
-export type ValueOf<S extends SectionName, F extends FieldOf<S>> = z.infer<Shapes[S][F] & z.ZodType>;
+export type ValueOf<S extends SectionName, F extends FieldOf<S>> = z.infer<Shapes[S][F] & z.ZodMiniType>;
 
 /**
  * One change of one value: what a field on screen, a handle on the ruler and a remedy all speak.
@@ -17,6 +17,9 @@ export type Edit = {
     [F in FieldOf<S>]: { section: S; field: F; id?: string; stage?: string; value: ValueOf<S, F> | undefined };
   }[FieldOf<S>];
 }[SectionName];
+
+/** A change of a whole record: lists and tables, which are no single values. */
+export type Change = (record: ChamberRecord) => ChamberRecord;
 
 /** Where a value stands. */
 export type Address = Pick<Edit, "section" | "field" | "id" | "stage">;
@@ -84,7 +87,7 @@ export function applyEdits(record: ChamberRecord, edits: readonly Edit[], origin
       Reflect.deleteProperty(section, edit.field);
       continue;
     }
-    const field = (sectionShapes[edit.section] as Record<string, z.ZodType>)[edit.field];
+    const field = (sectionShapes[edit.section] as Record<string, z.ZodMiniType>)[edit.field];
     const checked = field?.safeParse(edit.value);
     if (!checked?.success) throw new EditRefused(checked?.error.issues[0]?.message ?? `No field ${edit.field}.`);
     section[edit.field] = { value: checked.data, origin };

@@ -1,4 +1,4 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { differenceField, idField, quantityField, temperatureField } from "./fields";
 import { settingsShape } from "./unit";
 
@@ -56,15 +56,19 @@ const LONGEST_SERIES = 10 * 366 * 86_400;
 /** A recorded room: seconds from the start of the trial and °C, in the order of time. */
 export const roomSeries = z
   .strictObject({
-    name: z.string().max(80),
-    seconds: z.array(z.number().min(0).max(LONGEST_SERIES)).min(2).max(20_000),
-    temperatures: z.array(temperatureField(-60, 80)).min(2).max(20_000),
+    name: z.string().check(z.maxLength(80)),
+    seconds: z
+      .array(z.number().check(z.minimum(0), z.maximum(LONGEST_SERIES)))
+      .check(z.minLength(2), z.maxLength(20_000)),
+    temperatures: z.array(temperatureField(-60, 80)).check(z.minLength(2), z.maxLength(20_000)),
   })
-  .superRefine(({ seconds, temperatures }, context) => {
-    const say = (path: (string | number)[], message: string) => context.addIssue({ code: "custom", path, message });
-    if (seconds.length !== temperatures.length)
-      say(["temperatures"], `There are ${temperatures.length} temperatures for ${seconds.length} times.`);
-    const back = seconds.findIndex((t, i) => i > 0 && t <= seconds[i - 1]!);
-    if (back > 0) say(["seconds", back], "Each time has to be later than the one before.");
-  });
+  .check(
+    z.superRefine(({ seconds, temperatures }, context) => {
+      const say = (path: (string | number)[], message: string) => context.addIssue({ code: "custom", path, message });
+      if (seconds.length !== temperatures.length)
+        say(["temperatures"], `There are ${temperatures.length} temperatures for ${seconds.length} times.`);
+      const back = seconds.findIndex((t, i) => i > 0 && t <= seconds[i - 1]!);
+      if (back > 0) say(["seconds", back], "Each time has to be later than the one before.");
+    }),
+  );
 export type RoomSeries = z.infer<typeof roomSeries>;

@@ -8,5 +8,7 @@ export * from "./devices";
 export * from "./happenings";
 export * from "./load";
 export * from "./unit";
-export * from "./lift";
+export * from "./kinds";
+export type { RawRecord } from "./lift";
+export * from "./merge";
 export * from "./program";

@@ -4,10 +4,13 @@ export type RawRecord = Record<string, unknown>;
 type Sparse = Record<string, { value: unknown; origin: unknown }>;
 
 /** Version 2: boxes of every kind with their own parameters, recorded rooms, happenings. */
-const toTwo = (raw: RawRecord): RawRecord =>
-  raw.kind === "chamber"
-    ? { ...raw, schemaVersion: 2, roomSeries: null, thermal: {}, happenings: [] }
-    : { ...raw, schemaVersion: 2, quickTrialDays: 1 };
+const toTwo = (raw: RawRecord): RawRecord => ({
+  ...raw,
+  schemaVersion: 2,
+  roomSeries: null,
+  thermal: {},
+  happenings: [],
+});
 
 const typed = (value: unknown) => ({ value, origin: "typed" });
 const without = (of: Sparse, ...names: string[]): Sparse =>
@@ -110,7 +113,6 @@ function ofColdUnit(h: RawRecord, { setpoint, coldSetpoint }: Sparse): RawRecord
 
 /** Version 3: lists of devices and controllers, every entry with a name, settings by stage and controller. */
 function toThree(raw: RawRecord): RawRecord {
-  if (raw.kind !== "chamber") return { ...raw, schemaVersion: 3 };
   const two = raw as Two;
   const { heater, cooler, unit: _unit, settings: _settings, ...rest } = two;
   const { controllers, settings } = controllersOf(two);
@@ -140,19 +142,10 @@ function toThree(raw: RawRecord): RawRecord {
 }
 
 /** One step each, from a version to the next. */
-const steps: Record<number, (raw: RawRecord) => RawRecord> = { 1: toTwo, 2: toThree };
+export type LiftSteps = Readonly<Record<number, (raw: RawRecord) => RawRecord>>;
 
-/**
- * Lifts a record of an older version, step by step, to a newer one. It only changes the form: what comes out has still
- * to be checked.
- * @throws Error where a step is missing: a silence would hand out a record of the wrong form
- */
-export function lifted(raw: RawRecord, from: number, to: number): RawRecord {
-  let record = raw;
-  for (let version = from; version < to; version++) {
-    const step = steps[version];
-    if (!step) throw new Error(`No way is known from version ${version} of a record to the next.`);
-    record = step(record);
-  }
-  return record;
-}
+export const chamberSteps: LiftSteps = { 1: toTwo, 2: toThree };
+export const preferencesSteps: LiftSteps = {
+  1: (raw) => ({ ...raw, schemaVersion: 2, quickTrialDays: 1 }),
+  2: (raw) => ({ ...raw, schemaVersion: 3 }),
+};

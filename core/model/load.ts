@@ -1,4 +1,4 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { quantityField, temperatureField } from "./fields";
 
 export const vesselForms = ["bucket", "carboy", "pail", "jar", "tray", "pot", "piece"] as const;
@@ -8,7 +8,7 @@ export const vesselWalls = ["plastic", "glass", "steel", "none"] as const;
 export const vesselShape = {
   form: z.enum(vesselForms),
   /** Identical ones. */
-  count: z.int().min(1).max(500),
+  count: z.int().check(z.minimum(1), z.maximum(500)),
   /** Contents of one, m³. */
   volume: quantityField(0.00005, 0.5),
   filling: z.enum(fillings),
@@ -35,7 +35,7 @@ export const productShape = {
   packetLow: temperatureField(-2, 125),
   packetHigh: temperatureField(-2, 130),
   /** Own heat over time where nothing of the above ferments; straight lines between the points. */
-  heatCurve: z.array(heatPoint).max(40),
+  heatCurve: z.array(heatPoint).check(z.maxLength(40)),
 };
 
 /** A band of its own for what is in a vessel: where nothing of it is said, the stage's band holds for it too, °C. */

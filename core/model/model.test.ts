@@ -1,4 +1,4 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { addDevice } from "../chamber";
 import { recordWith } from "../testing/build";
 import { celsius, kelvins } from "../quantity";
@@ -8,7 +8,7 @@ import {
   EditRefused,
   fill,
   preferencesRecord,
-  RECORD_VERSION,
+  CHAMBER_VERSION,
   sectionShapes,
   sparse,
   storedValue,
@@ -17,7 +17,7 @@ import {
 } from ".";
 
 describe("sparse records", () => {
-  const schema = sparse({ a: z.number().min(0), b: z.enum(["x", "y"]) });
+  const schema = sparse({ a: z.number().check(z.minimum(0)), b: z.enum(["x", "y"]) });
   it("hold only what differs, each value with its origin", () => {
     expect(schema.parse({})).toEqual({});
     expect(schema.parse({ a: { value: 2, origin: "typed" } })).toEqual({ a: { value: 2, origin: "typed" } });
@@ -66,7 +66,7 @@ describe("edits", () => {
     for (const [section, shape] of Object.entries(sectionShapes))
       for (const [field, schema] of Object.entries(shape)) {
         const tries = [samples[field], 0, 1, 0.5, 20, "hold", 0.1].filter(
-          (v) => (schema as z.ZodType).safeParse(v).success,
+          (v) => (schema as z.ZodMiniType).safeParse(v).success,
         );
         const at = { section, field, value: tries[0] } as Edit;
         const set = applyEdits(record, [at]);
@@ -82,7 +82,7 @@ describe("records", () => {
     const preferences = {
       id: "preferences",
       kind: "preferences",
-      schemaVersion: RECORD_VERSION,
+      schemaVersion: CHAMBER_VERSION,
       revision: 0,
       updatedAt: "2026-01-01T00:00:00.000Z",
       demo: false,

@@ -1,4 +1,4 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { differenceField, quantityField, temperatureField } from "./fields";
 
 /**
@@ -8,8 +8,8 @@ import { differenceField, quantityField, temperatureField } from "./fields";
 export const observable = z.strictObject({
   of: z.enum(["air", "room", "vessel", "probe", "controller"]),
   /** Which vessel, probe or controller; empty for air and room. */
-  id: z.string().max(40),
-  name: z.string().min(1).max(40),
+  id: z.string().check(z.maxLength(40)),
+  name: z.string().check(z.minLength(1), z.maxLength(40)),
 });
 export type Observable = z.infer<typeof observable>;
 
@@ -26,7 +26,7 @@ export const stageEnd = z.discriminatedUnion("kind", [
     kind: z.literal("reaches"),
     observable,
     comparison: z.enum(comparisons),
-    value: z.number().min(-1000).max(1000),
+    value: z.number().check(z.minimum(-1000), z.maximum(1000)),
     /** It has to be so without a break for this long. */
     heldFor: quantityField(0, 30 * 86_400),
   }),
@@ -39,7 +39,7 @@ export type StageEnd = z.infer<typeof stageEnd>;
 export const wishes = ["band", "tight", "restful", "edge"] as const;
 export const stageShape = {
   /** Empty: it is called by its number. */
-  name: z.string().max(40),
+  name: z.string().check(z.maxLength(40)),
   /** Coldest and warmest that the product may be, and the aim between them, °C. */
   low: temperatureField(-5, 150),
   high: temperatureField(-5, 150),
@@ -48,7 +48,7 @@ export const stageShape = {
   /** What the band is for: the product, or the air around it as in a smoker. */
   of: z.enum(["product", "air"]),
   /** Any of these ends it; none: it goes on to the end. */
-  ends: z.array(stageEnd).max(6),
+  ends: z.array(stageEnd).check(z.maxLength(6)),
   /** It ends after so long at the latest, s; 0 is never. */
   latest: quantityField(0, 200 * 86_400),
   /** The way from the stage before: so many K at a time, so often (s). 0 K: all at once. */
@@ -65,7 +65,7 @@ export const programShape = {
   /** Hours of the day between which somebody can be there; equal: at any hour. */
   attendedFrom: quantityField(0, 24),
   attendedTo: quantityField(0, 24),
-  away: z.array(awaySpan).max(20),
+  away: z.array(awaySpan).check(z.maxLength(20)),
   /** Settings are keyed in by a person; otherwise the controllers take them over by themselves. */
   byHand: z.boolean(),
 };

@@ -1,11 +1,14 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { idField, nameField, sparse } from "./fields";
 import { happening, roomSeries } from "./happenings";
 import { brokenReferences } from "./references";
 import { sectionShapes as shapes } from "./sections";
 
-/** Version of the record's form. A record with a lower one passes through the migrations first. */
-export const RECORD_VERSION = 3;
+/** Version of each kind of record's form: each has its own steps (kinds.ts). */
+export const CHAMBER_VERSION = 3;
+export const PREFERENCES_VERSION = 3;
+/** Version of the file that a workshop is exported to. */
+export const BACKUP_VERSION = 3;
 /** Version of the default values: it rises when a default changes, so that a record knows what it was filled with. */
 export const DEFAULTS_VERSION = 2;
 
@@ -14,92 +17,98 @@ export type Station = (typeof stations)[number];
 
 const envelope = {
   id: nameField(64),
-  schemaVersion: z.literal(RECORD_VERSION),
   /** Rises by one with every stored change; two tabs compare it before they write. */
-  revision: z.int().min(0),
+  revision: z.int().check(z.minimum(0)),
   updatedAt: z.iso.datetime(),
   /** Part of the demo: may be removed with it, and is never anybody's own work. */
   demo: z.boolean(),
 };
 
-const placedAt = { id: idField, at: idField.nullable() };
-const device = z.discriminatedUnion("device", [
-  z.strictObject({ ...placedAt, device: z.literal("heater"), heater: sparse(shapes.heater) }),
-  z.strictObject({ ...placedAt, device: z.literal("cooler"), cooler: sparse(shapes.cooler) }),
-  z.strictObject({ id: idField, device: z.literal("fan"), fan: sparse(shapes.fan) }),
-  z.strictObject({ id: idField, device: z.literal("light"), light: sparse(shapes.light) }),
-]);
-export type DeviceRecord = z.infer<typeof device>;
+const placedAt = { id: idField, at: z.nullable(idField) };
+/** @param part how a section is written: `sparse`, each value with its origin; the door takes plain values too */
+const deviceOf = (part: typeof sparse) =>
+  z.discriminatedUnion("device", [
+    z.strictObject({ ...placedAt, device: z.literal("heater"), heater: part(shapes.heater) }),
+    z.strictObject({ ...placedAt, device: z.literal("cooler"), cooler: part(shapes.cooler) }),
+    z.strictObject({ id: idField, device: z.literal("fan"), fan: part(shapes.fan) }),
+    z.strictObject({ id: idField, device: z.literal("light"), light: part(shapes.light) }),
+  ]);
+export type DeviceRecord = z.infer<ReturnType<typeof deviceOf>>;
 
 /** What a controller reads (the first probe decides), and which devices hang on each of its outlets. */
-const controller = z.strictObject({
-  id: idField,
-  unit: sparse(shapes.unit),
-  probes: z.array(idField).min(1).max(2),
-  heat: z.array(idField).max(8),
-  cold: z.array(idField).max(8),
-});
+const controllerOf = (part: typeof sparse) =>
+  z.strictObject({
+    id: idField,
+    unit: part(shapes.unit),
+    probes: z.array(idField).check(z.minLength(1), z.maxLength(2)),
+    heat: z.array(idField).check(z.maxLength(8)),
+    cold: z.array(idField).check(z.maxLength(8)),
+  });
 
 /** A chamber's record by its form alone; what its entries say of each other is checked by `chamberRecord`. */
-export const chamberFields = z.strictObject({
-  ...envelope,
-  kind: z.literal("chamber"),
-  defaultsVersion: z.int().min(1),
-  name: z.string().trim().min(1, "Give it a name.").max(60, "Keep the name under 60 letters."),
-  createdAt: z.iso.datetime(),
-  /** Stations that the person has looked at and found right. */
-  settled: z.array(z.enum(stations)),
-  room: sparse(shapes.room),
-  /** A recorded room in the place of the daily swing; null where there is none. */
-  roomSeries: roomSeries.nullable(),
-  cabinet: sparse(shapes.cabinet),
-  thermal: sparse(shapes.thermal),
-  /** What heats, cools, stirs and shines. Heaters and coolers may stand at a vessel; null: at the first. */
-  devices: z.array(device).max(16),
-  controllers: z.array(controller).min(1).max(6),
-  vessels: z
-    .array(
-      z.strictObject({
-        id: idField,
-        vessel: sparse(shapes.vessel),
-        product: sparse(shapes.product),
-        /** Of its own, where anything of it is said. */
-        band: sparse(shapes.band),
-      }),
-    )
-    .min(1)
-    .max(8),
-  /** Each with the vessel in or on which it sits. */
-  probes: z
-    .array(z.strictObject({ id: idField, in: idField, probe: sparse(shapes.probe) }))
-    .min(1)
-    .max(6),
-  /** The job that it was begun with. */
-  job: z.string().max(40).nullable(),
-  program: sparse(shapes.program),
-  /** In their order, each with what is keyed into each controller. */
-  stages: z
-    .array(
-      z.strictObject({
-        id: idField,
-        stage: sparse(shapes.stage),
-        settings: z.record(idField, sparse(shapes.settings)),
-      }),
-    )
-    .min(1)
-    .max(24),
-  /** What happens in the course of its trial. */
-  happenings: z.array(happening).max(60),
-});
+export const chamberFieldsOf = (part: typeof sparse) =>
+  z.strictObject({
+    ...envelope,
+    kind: z.literal("chamber"),
+    schemaVersion: z.literal(CHAMBER_VERSION),
+    defaultsVersion: z.int().check(z.minimum(1)),
+    name: z
+      .string()
+      .check(z.trim(), z.minLength(1, "Give it a name."), z.maxLength(60, "Keep the name under 60 letters.")),
+    createdAt: z.iso.datetime(),
+    /** Stations that the person has looked at and found right. */
+    settled: z.array(z.enum(stations)),
+    room: part(shapes.room),
+    /** A recorded room in the place of the daily swing; null where there is none. */
+    roomSeries: z.nullable(roomSeries),
+    cabinet: part(shapes.cabinet),
+    thermal: part(shapes.thermal),
+    /** What heats, cools, stirs and shines. Heaters and coolers may stand at a vessel; null: at the first. */
+    devices: z.array(deviceOf(part)).check(z.maxLength(16)),
+    controllers: z.array(controllerOf(part)).check(z.minLength(1), z.maxLength(6)),
+    vessels: z
+      .array(
+        z.strictObject({
+          id: idField,
+          vessel: part(shapes.vessel),
+          product: part(shapes.product),
+          /** Of its own, where anything of it is said. */
+          band: part(shapes.band),
+        }),
+      )
+      .check(z.minLength(1), z.maxLength(8)),
+    /** Each with the vessel in or on which it sits. */
+    probes: z
+      .array(z.strictObject({ id: idField, in: idField, probe: part(shapes.probe) }))
+      .check(z.minLength(1), z.maxLength(6)),
+    /** The job that it was begun with. */
+    job: z.nullable(z.string().check(z.maxLength(40))),
+    program: part(shapes.program),
+    /** In their order, each with what is keyed into each controller. */
+    stages: z
+      .array(
+        z.strictObject({
+          id: idField,
+          stage: part(shapes.stage),
+          settings: z.record(idField, part(shapes.settings)),
+        }),
+      )
+      .check(z.minLength(1), z.maxLength(24)),
+    /** What happens in the course of its trial. */
+    happenings: z.array(happening).check(z.maxLength(60)),
+  });
+const chamberFields = chamberFieldsOf(sparse);
 export type ChamberRecord = z.infer<typeof chamberFields>;
 /** The record of the preferences; no chamber may stand in its place. */
 export const PREFERENCES_ID = "preferences";
 
-export const chamberRecord = chamberFields.superRefine((record, context) => {
-  if (record.id === PREFERENCES_ID)
-    context.addIssue({ code: "custom", path: ["id"], message: "This name is that of the preferences." });
-  for (const { path, message } of brokenReferences(record)) context.addIssue({ code: "custom", path, message });
-});
+export const chamberRecord = chamberFields.check(
+  z.superRefine((record, context) => {
+    if (record.id === PREFERENCES_ID)
+      context.addIssue({ code: "custom", path: ["id"], message: "This name is that of the preferences." });
+    for (const { path, message } of brokenReferences(record)) context.addIssue({ code: "custom", path, message });
+  }),
+);
 
 export const trialLengths = [0.25, 0.5, 1, 3, 7, 14, 30, 60] as const;
 
@@ -107,6 +116,7 @@ export const preferencesRecord = z.strictObject({
   ...envelope,
   id: z.literal(PREFERENCES_ID),
   kind: z.literal("preferences"),
+  schemaVersion: z.literal(PREFERENCES_VERSION),
   scale: z.enum(["C", "F"]),
   system: z.enum(["metric", "customary"]),
   theme: z.enum(["auto", "stoneware", "cellar"]),
@@ -126,7 +136,7 @@ export const BACKUP_FORMAT = "gentle-crock-workshop";
 /** The file that a whole workshop is exported to; its JSON Schema is published in public/schema/. */
 export const backupFile = z.strictObject({
   format: z.literal(BACKUP_FORMAT),
-  version: z.literal(RECORD_VERSION),
+  version: z.literal(BACKUP_VERSION),
   exportedAt: z.iso.datetime(),
   records: z.array(workshopRecord),
 });

@@ -1,4 +1,4 @@
-import type * as z from "zod";
+import type * as z from "zod/mini";
 import { cabinetShape, roomShape, thermalShape } from "./box";
 import { coolerShape, fanShape, heaterShape, lightShape } from "./devices";
 import type { Happening, RoomSeries } from "./happenings";
@@ -28,7 +28,7 @@ export const sectionShapes = {
   program: programShape,
 } as const;
 export type SectionName = keyof typeof sectionShapes;
-type Full<S extends z.ZodRawShape> = z.infer<z.ZodObject<S>>;
+type Full<S extends z.core.$ZodShape> = z.infer<z.ZodMiniObject<S, z.core.$strict>>;
 
 export type Room = Full<typeof roomShape>;
 export type Cabinet = Full<typeof cabinetShape>;

@@ -1,4 +1,4 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { differenceField, quantityField, temperatureField } from "./fields";
 
 export const probePlaces = ["air", "bare", "strapped", "dryWell", "filledWell", "waterBottle", "core", "room"] as const;
@@ -44,8 +44,8 @@ export const settingNames = Object.keys(settingsShape) as (keyof typeof settings
 
 /** What a parameter is called on somebody's own unit, and the how manyth it is in its menu (0: not said). */
 export const sheetLabel = z.strictObject({
-  label: z.string().max(24),
-  position: z.int().min(0).max(99),
+  label: z.string().check(z.maxLength(24)),
+  position: z.int().check(z.minimum(0), z.maximum(99)),
 });
 
 export const unitShape = {
@@ -71,9 +71,9 @@ export const unitShape = {
   /** What it does when the probe is unplugged: both outlets off, left as they are, or it takes it for a temperature. */
   atFault: z.enum(["off", "hold", "blind"]),
   /** Its sheet: a name, how one enters and leaves the menu, what a pause does, and the labels on its display. */
-  name: z.string().max(40),
-  enter: z.string().max(160),
-  leave: z.string().max(160),
+  name: z.string().check(z.maxLength(40)),
+  enter: z.string().check(z.maxLength(160)),
+  leave: z.string().check(z.maxLength(160)),
   pause: z.enum(["unknown", "saves", "drops"]),
   pauseAfter: quantityField(0, 600),
   labels: z.partialRecord(z.enum(settingNames as [string, ...string[]]), sheetLabel),

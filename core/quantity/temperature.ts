@@ -1,4 +1,4 @@
-import type { $brand } from "zod";
+import type { $brand } from "zod/mini";
 
 /** A point on the temperature scale, in °C. */
 export type Temperature = number & $brand<"Temperature">;

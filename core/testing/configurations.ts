@@ -8,9 +8,8 @@ import {
   readProbe,
   seatProbe,
   standDevice,
-  type Change,
 } from "../chamber";
-import { applyEdits, chamberRecord, type ChamberRecord, type Edit, type StageEnd } from "../model";
+import { type Change, applyEdits, chamberRecord, type ChamberRecord, type Edit, type StageEnd } from "../model";
 import { celsius, kelvins, type Scale } from "../quantity";
 import { heaterOf, heldAt, recordWith, steadyRoom } from "./build";
 

@@ -2,7 +2,7 @@ import { coolerElectricity } from "../chamber";
 import { ROOM } from "./discretise";
 import { iceContent } from "./ice";
 import type { Mode } from "./modes";
-import type { Run } from "./run";
+import type { QuietSteps, Run } from "./run";
 import type { RunState } from "./state";
 
 /** Sums of state and inputs over all steps of one mode. */
@@ -76,6 +76,18 @@ export class EnergySums {
     inputs[ROOM]! += room;
     this.pending++;
     this.ran++;
+  }
+
+  /** Quiet steps: the inputs and what runs are as they were at the step before. */
+  addQuiet({ x, stride, rooms, count }: QuietSteps): void {
+    const { x: sums, u: inputs } = this.ledger;
+    const n = sums.length;
+    for (let k = 0, at = 0; k < count; k++, at += stride) {
+      for (let i = 0; i < n; i++) sums[i]! += x[at + i]!;
+      inputs[ROOM]! += rooms[k]!;
+    }
+    this.pending += count;
+    this.ran += count;
   }
 
   /** Books the steps since the inputs last changed. */

@@ -4,7 +4,7 @@ import { outletsOf } from "../controller";
 import { trialWith } from "./input";
 import { runTrial } from "./runTrial";
 import type { Metrics } from "./metrics";
-import type { Plan } from "./plan";
+import type { Plan } from "./planWith";
 
 const WATCH_DAYS = 4;
 

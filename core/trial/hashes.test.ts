@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { chamberRecord, lifted, RECORD_VERSION, type RawRecord } from "../model";
+import { chamberRecord, lifted, recordKinds, type RawRecord } from "../model";
 import { hashOf } from "../testing/hash";
 import { trialOf } from "./input";
 import { planOf } from "./plan";
@@ -19,7 +19,7 @@ const kept = JSON.parse(readFileSync(join(__dirname, "../testing/data/trials-2.j
 /** A scaffold while lists are made real: trials of every box, unit and happening as they were, to the last bit. */
 describe("records of version 2 open with the trial that they had, to the last bit", () => {
   it.each(kept.map((k) => [k.name, k] as const))("%s", (_, { record, days, dt, hash }) => {
-    const opened = chamberRecord.parse(lifted(record, 2, RECORD_VERSION));
+    const opened = chamberRecord.parse(lifted(record, recordKinds.chamber, 2));
     expect(hashOf(runTrial(trialOf(planOf(opened), days, dt)))).toBe(hash);
   });
 });
@@ -33,7 +33,7 @@ describe("records of version 1", () => {
   );
   it.each(old.slice(0, 40).map((k) => [k.name, k] as const))("%s", (_, { record, days, dt, hash }) => {
     const { roomSeries: _r, thermal: _t, happenings: _h, ...one } = record;
-    const opened = chamberRecord.parse(lifted({ ...one, schemaVersion: 1 }, 1, RECORD_VERSION));
+    const opened = chamberRecord.parse(lifted({ ...one, schemaVersion: 1 }, recordKinds.chamber, 1));
     expect(hashOf(runTrial(trialOf(planOf(opened), days, dt)))).toBe(hash);
   });
 });

@@ -1,6 +1,7 @@
 import { startHourOf } from "../program";
-import type { CabinetKind, Chamber, Settings } from "../model";
-import type { Plan } from "./plan";
+import type { Chamber, Settings } from "../model";
+import type { Plan } from "./planWith";
+import { isQuick } from "./quick";
 
 /** What a trial runs on. Plain data; the same input gives the same trial. */
 export interface TrialInput {
@@ -19,10 +20,6 @@ export interface TrialInput {
 export const STEP = 5;
 /** Pots, kettles and smokers answer sooner, s. */
 const QUICK_STEP = 1;
-
-const quickKinds: readonly CabinetKind[] = ["crock", "kettle", "drum", "brick"];
-/** Boxes whose jobs take hours and not days. */
-export const isQuick = (kind: CabinetKind): boolean => quickKinds.includes(kind);
 
 /** The step that a kind of box asks for, s. Long trials of a quick box take 2 s: nothing in them is shorter than that. */
 export const stepFor = (chamber: Chamber, days: number): number =>

@@ -1,4 +1,3 @@
-import { AIR } from "../chamber";
 import type { Happening } from "../model";
 import { energyBetween, type EnergyAccount } from "./energy";
 import {
@@ -298,7 +297,3 @@ export function bindingOf(all: readonly Metrics[], bandOf: (judged: string) => {
     return a > b || (a === b && m.inBand < worst.inBand) ? m : worst;
   });
 }
-
-/** What is judged, in words: the air, the product, or which vessel. */
-export const judgedName = (id: string, vessels: readonly { id: string }[]): string =>
-  id === AIR ? "air" : vessels.length > 1 ? `vessel ${vessels.findIndex((v) => v.id === id) + 1}` : "product";

@@ -3,7 +3,7 @@ import type { ChamberRecord } from "../model";
 import { celsius, kelvins } from "../quantity";
 import { heldAt, keyedIn, recordWith, steadyRoom } from "../testing/build";
 import { after, changed, set, staged, twoBands, twoUnits, watcherBeside } from "../testing/configurations";
-import { planFindings, planLike, planOf, planQuestions, planSentence, unitsOf } from "./plan";
+import { planFindings, planLike, planOf, planQuestions, planSentence, unitsOf } from ".";
 
 const base = recordWith(...steadyRoom(12), ...heldAt(20));
 const controls = (record: ChamberRecord, stage = 0) => planOf(record).stages[stage]!.controls;

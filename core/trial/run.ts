@@ -25,9 +25,40 @@ export interface Run {
   state: RunState;
 }
 
+/** Steps in a row in which nothing switched and no alarm changed, as they were before each was taken. */
+export interface QuietSteps {
+  /** The first of them, and how many there are. */
+  from: number;
+  count: number;
+  /** The state of each, one behind the other, `stride` apart. */
+  x: Float64Array;
+  stride: number;
+  rooms: Float64Array;
+  /** What the one controller's display showed. */
+  shown: Float64Array;
+}
+
 /** What a watcher of the trial is shown at every step, before the step is taken. */
 export interface Watcher {
   sample(state: RunState, room: number): void;
+  /** The same of quiet steps at once; to the last bit what showing each of them would have come to. */
+  quiet?(state: RunState, steps: QuietSteps): void;
+}
+
+/** Shows quiet steps one by one. */
+export function replay(watcher: Watcher, state: RunState, { from, count, x, stride, rooms, shown }: QuietSteps): void {
+  const { x: live, step, shown: display } = state;
+  const after = live.slice();
+  const last = display[0]!;
+  for (let k = 0; k < count; k++) {
+    live.set(x.subarray(k * stride, (k + 1) * stride));
+    state.step = from + k;
+    display[0] = shown[k]!;
+    watcher.sample(state, rooms[k]!);
+  }
+  live.set(after);
+  state.step = step;
+  display[0] = last;
 }
 
 type Around = Pick<TrialInput, "dt" | "startHour"> &

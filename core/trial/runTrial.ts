@@ -63,8 +63,11 @@ function worstPart({ chamber }: TrialInput, stages: readonly StageResult[]): { m
 }
 type Band = { low: number; high: number };
 
-/** Runs a trial to its end and keeps its saved moments. */
-export function runKept(input: TrialInput, bins = DEFAULT_BINS): KeptRun {
+/**
+ * Runs a trial to its end and keeps its saved moments; between two of them it can be left for something else, or for
+ * good.
+ */
+export function* trialSteps(input: TrialInput, bins = DEFAULT_BINS): Generator<undefined, KeptRun> {
   const run = startRun(input);
   const { chamber } = input;
   const seen = new TrialTally(run, Math.min(bins, run.steps));
@@ -73,6 +76,7 @@ export function runKept(input: TrialInput, bins = DEFAULT_BINS): KeptRun {
   while (run.state.step < run.steps) {
     checkpoints.push(copyState(run.state));
     advance(run, Math.min(run.steps, run.state.step + stretch), seen);
+    yield;
   }
   seen.finish();
   const { stages, whole } = metricsOf(run, seen);
@@ -95,6 +99,15 @@ export function runKept(input: TrialInput, bins = DEFAULT_BINS): KeptRun {
     devices: [...chamber.heaters, ...chamber.coolers].map(({ id }, d) => ({ id, times: seen.devices[d]!.times })),
   };
   return { trial, run, checkpoints };
+}
+
+/** Runs a trial to its end in one go. */
+export function runKept(input: TrialInput, bins = DEFAULT_BINS): KeptRun {
+  const steps = trialSteps(input, bins);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
 }
 
 /** Runs a trial to its end. Deterministic: the same input gives the same trial to the last bit. */

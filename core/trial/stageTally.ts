@@ -2,7 +2,7 @@ import type { Judged } from "../chamber";
 import type { Chamber } from "../model";
 import type { EndedBy } from "../program";
 import type { EnergyAccount } from "./energy";
-import { isQuick } from "./input";
+import { isQuick } from "./quick";
 import { Range } from "./range";
 
 /** Seconds after arrival from which the swing counts as the steady one. */

@@ -8,7 +8,7 @@ import type { Mode } from "./modes";
 import { noiseAt } from "./noise";
 import { moveProducts } from "./ownHeat";
 import { readerOf } from "./reader";
-import type { Run, Watcher } from "./run";
+import { replay, type QuietSteps, type Run, type Watcher } from "./run";
 import { changeSteps, numbersNow, situationAt } from "./timeline";
 import { lookInto, mayBeSo, watchesOf } from "./waits";
 
@@ -74,6 +74,17 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const step1 = onOffFamily.step;
   const noise = noiseAt;
   const wattsWas = desk.watts;
+  // Steps in which nothing changes are taken in a row and shown at once.
+  const stride = x.length;
+  const quiet: QuietSteps = {
+    from: 0,
+    count: 0,
+    x: new Float64Array(productEvery * stride),
+    stride,
+    rooms: new Float64Array(productEvery),
+    shown: new Float64Array(productEvery),
+  };
+  const { x: quietX, rooms: quietRooms, shown: quietShown } = quiet;
   let untilProduct = (productEvery - (state.step % productEvery)) % productEvery;
   let roomAt = state.step % rooms.length;
 
@@ -135,6 +146,9 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
     let melts = mode.melts;
     const watches = watchful ? watchesOf(run) : [];
     const waits = watches.length > 0 && program.dueAt < 0 && program.finishedAt < 0;
+    const calm = direct && !waits && !hasIce;
+    /** The controller has already decided over the step that comes. */
+    let decided = false;
 
     for (let step = first; step < last; step++) {
       if (waits && mayBeSo(watches, program.heldSince, x)) {
@@ -149,7 +163,8 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       untilProduct--;
 
       // One controller that reads plainly, as most are: everything stands in locals.
-      if (plain) {
+      if (decided) decided = false;
+      else if (plain) {
         const reading = floor(x[plainNode]! * plainPerStep + plainShift) + plainOffset;
         shown[0] = reading;
         step1(control0, numbers0, reading, step === 0 ? 0 : dt, out);
@@ -241,6 +256,45 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
           takenBy[c] = weights ? absorbed(weights, mode, x, u, room) : 0;
         }
       take(phi, x, next, fixed, gain, room);
+      if (calm) {
+        const most = Math.min(untilProduct, last - step - 1);
+        const { lowAlarm, highAlarm } = control0;
+        let k = 0;
+        for (; k < most; k++) {
+          const reading = floor(x[plainNode]! * plainPerStep + plainShift) + plainOffset;
+          shown[0] = reading;
+          step1(control0, numbers0, reading, dt, out);
+          const wants = (out.heat > 0 ? onHeat : 0) | (out.cold > 0 ? onCold : 0);
+          if (wants !== on || control0.lowAlarm !== lowAlarm || control0.highAlarm !== highAlarm) {
+            decided = true;
+            break;
+          }
+          for (let i = 0, to = k * stride; i < n; i++) quietX[to + i] = x[i]!;
+          const around = rooms[roomAt]!;
+          if (++roomAt === rooms.length) roomAt = 0;
+          quietRooms[k] = around;
+          quietShown[k] = reading;
+          take(phi, x, next, fixed, gain, around);
+        }
+        if (k > 0) {
+          quiet.from = step + 1;
+          quiet.count = k;
+          const display = shown[0]!;
+          step += k;
+          untilProduct -= k;
+          state.step = step;
+          shown[0] = quietShown[k - 1]!;
+          // An alarm that changes with the step that comes was not so yet.
+          const { lowAlarm: lowNow, highAlarm: highNow } = control0;
+          control0.lowAlarm = lowAlarm;
+          control0.highAlarm = highAlarm;
+          if (watcher.quiet) watcher.quiet(state, quiet);
+          else replay(watcher, state, quiet);
+          control0.lowAlarm = lowNow;
+          control0.highAlarm = highNow;
+          shown[0] = display;
+        }
+      }
       if (hasIce)
         for (let c = 0; c < coolerCount; c++)
           if (network.coolers[c]!.iceMass > 0) settleIce(state, network, c, melts ? takenBy[c]! : 0);

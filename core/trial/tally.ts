@@ -5,7 +5,7 @@ import type { Range } from "./range";
 import { isProgrammed } from "../program";
 import { REVERSAL_WITHIN, SwitchLog } from "./events";
 import { displayOf } from "./reader";
-import type { Run, Watcher } from "./run";
+import { replay, type QuietSteps, type Run, type Watcher } from "./run";
 import { servingController } from "./serving";
 import { JudgedTally, settlingOf, type BandSpan, type Flows, type StageTally } from "./stageTally";
 import type { RunState } from "./state";
@@ -222,6 +222,48 @@ export class TrialTally implements Watcher {
       for (const c of this.ices) if (state.coolers[c]!.ice === "water") this.iceGoneAt = step * this.dt;
   }
 
+  quiet(state: RunState, steps: QuietSteps): void {
+    if (!this.staysQuiet(state, steps)) {
+      replay(this, state, steps);
+      return;
+    }
+    const { x, stride, count, from } = steps;
+    for (let begin = 0; begin < count;) {
+      if (this.bins.ends(from + begin)) {
+        this.share();
+        this.bins.closeBin(from + begin);
+      }
+      const end = Math.min(count, this.bins.binEnds - from);
+      this.bins.addQuiet(state, steps, begin, end);
+      begin = end;
+    }
+    for (const { phase, node, wasIn } of this.now.judged) {
+      let sum = phase.productSum;
+      for (let k = 0, at = node; k < count; k++, at += stride) sum += x[at]!;
+      phase.productSum = sum;
+      phase.steps += count;
+      if (wasIn) phase.inBand += count;
+    }
+    this.energy.addQuiet(steps);
+    for (let k = 0; k < count && this.lastStop !== null; k++) this.followRunOn((from + k) * this.dt, x, k * stride);
+  }
+
+  /** Whether nothing that is counted step by step changes among these: no alarm, no band crossed, no part of it over. */
+  private staysQuiet(state: RunState, { x, stride, count, from }: QuietSteps): boolean {
+    const { program } = state;
+    const { judged, controls } = this.now;
+    if (controls.length > 1 || sounds(state.controls[0]!) || state.on !== this.on) return false;
+    if (this.fires.length > 0 || this.ices.length > 0) return false;
+    if (this.programmed && (program.stage !== this.now.stage || program.shift !== this.shift)) return false;
+    if (this.programmed && (program.finishedAt >= 0 || (program.dueAt >= 0 && this.now.dueAt === null))) return false;
+    for (const { phase, arriving, settledFrom, wasIn, low, high, node } of judged) {
+      if (phase === arriving && (from + count - 1) * this.dt >= settledFrom) return false;
+      for (let k = 0, at = node; k < count; k++, at += stride)
+        if ((x[at]! >= low && x[at]! <= high) !== wasIn) return false;
+    }
+    return true;
+  }
+
   /** Follows the program to its present stage and says whether it has ended: what comes after is no longer judged. */
   private isOver(state: RunState): boolean {
     const { step, program } = state;
@@ -256,7 +298,7 @@ export class TrialTally implements Watcher {
     return own.length > 0 ? own : this.now.judged;
   }
 
-  private followRunOn(time: number, x: Float64Array): void {
+  private followRunOn(time: number, x: Float64Array, at = 0): void {
     const { lastStop, stopProbes, probes } = this;
     if (time - this.stopAt > REVERSAL_WITHIN || lastStop === null) {
       this.lastStop = null;
@@ -264,7 +306,7 @@ export class TrialTally implements Watcher {
     }
     const { controls } = this.now;
     for (let c = 0; c < controls.length; c++) {
-      const on = x[probes[c]!]! - stopProbes[c]!;
+      const on = x[at + probes[c]!]! - stopProbes[c]!;
       const byHeat = lastStop === "heat";
       const ran = byHeat ? on : -on;
       const { runOn } = controls[c]!;

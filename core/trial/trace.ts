@@ -1,6 +1,7 @@
 import type { Chamber } from "../model";
 import type { Network } from "../chamber";
 import { NO_READING } from "../controller";
+import type { QuietSteps } from "./run";
 import type { RunState } from "./state";
 
 /** The lines of every trace. `reading` is what the display shows, `probe` the true temperature at the probe. */
@@ -203,12 +204,73 @@ export class TraceBins {
     if (alarm) this.alarm++;
   }
 
-  private addSlow(x: Float64Array, room: number, step: number): void {
+  /** Takes in quiet steps that no bin ends among. */
+  addQuiet(
+    { heating, cooling }: RunState,
+    { x, stride, rooms, shown, from }: QuietSteps,
+    begin: number,
+    end: number,
+  ): void {
+    this.widenBy(0, x, stride, this.product, from, begin, end);
+    this.widenBy(1, x, stride, this.probe, from, begin, end);
+    this.widenBy(2, x, stride, this.air, from, begin, end);
+    for (let k = begin; k < end; k++) {
+      const display = shown[k]!;
+      if (display === this.lastShown) continue;
+      if (display !== NO_READING) this.widen(3, display, from + k);
+      this.lastShown = display;
+    }
+    const { nodes } = this;
+    for (let c = 0; c < nodes.length; c++) this.widenBy(CHANNELS + c, x, stride, nodes[c]!, from, begin, end);
+    for (
+      let step = Math.max(from + begin, this.layerNext);
+      step < from + end;
+      step = Math.max(step + 1, this.layerNext)
+    )
+      this.addSlow(x, rooms[step - from]!, step, (step - from) * stride);
+    const count = end - begin;
+    if (heating) this.heat += count;
+    if (cooling) this.cold += count;
+  }
+
+  private widenBy(
+    line: number,
+    x: Float64Array,
+    stride: number,
+    node: number,
+    from: number,
+    begin: number,
+    end: number,
+  ): void {
+    const { lows, highs } = this;
+    let low = lows[line]!;
+    let high = highs[line]!;
+    for (let k = begin, at = begin * stride + node; k < end; k++, at += stride) {
+      const value = x[at]!;
+      if (value < low) {
+        low = value;
+        this.lowSteps[line] = from + k;
+      }
+      if (value > high) {
+        high = value;
+        this.highSteps[line] = from + k;
+      }
+    }
+    lows[line] = low;
+    highs[line] = high;
+  }
+
+  /** The step from which on the present bin is over. */
+  get binEnds(): number {
+    return this.binEnd[this.bin]!;
+  }
+
+  private addSlow(x: Float64Array, room: number, step: number, at = 0): void {
     // Room and layers move slowly: once a minute is enough for their lines.
     this.widen(4, room, step);
     const { layers } = this.trace;
     for (let l = 0; l < layers.length; l++) {
-      const t = x[this.layerAt[l]!]!;
+      const t = x[at + this.layerAt[l]!]!;
       const { low, high } = layers[l]!;
       if (t < low[this.bin]!) low[this.bin] = t;
       if (t > high[this.bin]!) high[this.bin] = t;

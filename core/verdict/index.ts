@@ -1,7 +1,7 @@
 export * from "./judge";
 export * from "./limits";
 export * from "./normal";
-export { excludes } from "./remedies";
+export * from "./same";
 export * from "./types";
 export * from "./weigh";
 export { withArticle } from "./words";

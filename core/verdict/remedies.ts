@@ -186,18 +186,4 @@ export const startNearer = ({ vessel, band }: Case, at: (t: number) => string): 
   edits: [{ section: "vessel", field: "startTemperature", id: vessel.id, value: band.target }],
 });
 
-/** Whether two remedies want different values of the same thing: only one of them can be kept. */
-export function excludes(a: Remedy, b: Remedy): boolean {
-  return a.edits.some((x) =>
-    b.edits.some(
-      (y) =>
-        x.section === y.section &&
-        x.field === y.field &&
-        x.id === y.id &&
-        x.stage === y.stage &&
-        JSON.stringify(x.value) !== JSON.stringify(y.value),
-    ),
-  );
-}
-
 export const offered = (...remedies: (Remedy | null)[]): Remedy[] => remedies.filter((r) => r !== null);

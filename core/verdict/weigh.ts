@@ -4,6 +4,7 @@ import type { Scale } from "../quantity";
 import { judgedName, planOf, runTrial, trialOf } from "../trial";
 import { judge } from "./judge";
 import { CHASE_PER_DAY } from "./limits";
+import { sameVerdict } from "./same";
 import type { Remedy, Severity, Verdict } from "./types";
 import { movesOrStays, withArticle } from "./words";
 
@@ -18,13 +19,6 @@ export interface Effect {
 }
 
 const serious: Severity[] = ["danger", "warning"];
-
-/** Tells verdicts of one trial apart: what they say, and of what. */
-export const verdictKey = ({ id, about }: Pick<Verdict, "id" | "about">): string => (about ? `${id}:${about}` : id);
-
-/** Whether two verdicts say the same of the same thing. */
-export const sameVerdict = (a: Pick<Verdict, "id" | "about">, b: Pick<Verdict, "id" | "about">): boolean =>
-  a.id === b.id && a.about === b.about;
 
 /** Runs the trial again with each remedy of a verdict and says what would come of it. */
 export function weigh(

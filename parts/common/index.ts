@@ -3,3 +3,4 @@ export * from "./Glazes";
 export * from "./keys";
 export * from "./shortcutList";
 export * from "./download";
+export * from "./Fold";

@@ -2,6 +2,7 @@
 
 import { Minus, Plus, RotateCcw } from "lucide-react";
 import { useId, useState } from "react";
+import { FOUND, useDraft } from "./drafts";
 import type { FieldKind } from "./kinds";
 
 interface Props {
@@ -15,12 +16,14 @@ interface Props {
   onReset?: () => void;
   /** What the default would be, in words, for the button that puts it back. */
   defaultText?: string;
+  /** What tells it from other fields of the same label; what is typed is found again by it. */
+  name?: string;
 }
 
 /** The one number field: typed with any unit, stepped by buttons of touch size or arrow keys, told apart from its default. */
-export function NumberField({ label, kind, value, onCommit, hint, onReset, defaultText }: Props) {
+export function NumberField({ label, kind, value, onCommit, hint, onReset, defaultText, name = label }: Props) {
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
+  const { draft, set: setDraft, found } = useDraft(name);
   const [problem, setProblem] = useState<string | null>(null);
 
   const commit = (next: number, merge?: string) => {
@@ -119,7 +122,7 @@ export function NumberField({ label, kind, value, onCommit, hint, onReset, defau
         className={problem ? "text-error text-sm font-semibold" : "quiet text-sm"}
         role={problem ? "alert" : undefined}
       >
-        {problem ?? hint}
+        {problem ?? (found ? FOUND : hint)}
       </p>
     </div>
   );

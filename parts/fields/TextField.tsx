@@ -1,6 +1,7 @@
 "use client";
 
 import { useId, useState } from "react";
+import { FOUND, useDraft } from "./drafts";
 
 interface Props {
   label: string;
@@ -14,7 +15,7 @@ interface Props {
 /** A line of text, stored when it is left or with Enter; Escape brings back what is stored. */
 export function TextField({ label, value, most, onCommit, hint }: Props) {
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
+  const { draft, set: setDraft, found } = useDraft(label);
   const [problem, setProblem] = useState<string | null>(null);
   const commit = () => {
     if (draft === null) return;
@@ -53,7 +54,7 @@ export function TextField({ label, value, most, onCommit, hint }: Props) {
         className={problem ? "text-error text-sm font-semibold" : "quiet text-sm"}
         role={problem ? "alert" : undefined}
       >
-        {problem ?? hint}
+        {problem ?? (found ? FOUND : hint)}
       </p>
     </div>
   );

@@ -1,4 +1,4 @@
-import { openapi } from "@/door";
+import { openapi } from "@/door/server";
 
 export const dynamic = "force-static";
 

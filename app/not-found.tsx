@@ -1,0 +1,1 @@
+export { NotFoundPage as default } from "@/rooms/NotFoundPage";

@@ -1,0 +1,149 @@
+"use client";
+
+import { FileDown, X } from "lucide-react";
+import { useEffect, useRef, useState } from "react";
+import { setSeries } from "@/core/chamber";
+import type { RoomSeries } from "@/core/model";
+import { celsius, printDuration, printTemperature, type Scale } from "@/core/quantity";
+import { pool, whyLost, type ReadProgress } from "@/workers";
+import { useActions, useChamber, usePreferences } from "../context";
+
+/** So much of a table is looked at on the page itself, to show at once what is understood of it, bytes. */
+const GLANCE = 64 * 1024;
+/** So many readings are shown before the rest is read. */
+const SHOWN = 5;
+
+interface Reading {
+  name: string;
+  /** The first readings as they are understood, or what is wrong with them; null until they have been looked at. */
+  glance: { seconds: number; temperature: number }[] | string | null;
+  progress: ReadProgress | null;
+}
+
+/** What the first lines of a table are understood as: the last of them may be cut in two, and is left out. */
+async function glanceAt(file: File, scale: Scale): Promise<Exclude<Reading["glance"], null>> {
+  // The package that reads it comes with its first use.
+  const { readRoomCsv } = await import("@/core/formats");
+  const text = await file.slice(0, GLANCE).text();
+  const cut = file.size > GLANCE ? text.slice(0, text.lastIndexOf("\n") + 1) : text;
+  const lines = cut.split("\n").slice(0, SHOWN + 2);
+  const found = readRoomCsv(lines.join("\n"), file.name, scale);
+  if (!found.ok) return found.problem;
+  const { seconds, temperatures } = found.value;
+  return seconds.slice(0, SHOWN).map((s, i) => ({ seconds: s, temperature: temperatures[i]! }));
+}
+
+/** A recorded room in the place of the daily swing: read from a table beside the page, with a look at it meanwhile. */
+export function RecordedRoom() {
+  const { roomSeries } = useChamber().chamber;
+  const { change } = useActions();
+  const { scale } = usePreferences();
+  const file = useRef<HTMLInputElement>(null);
+  const running = useRef<AbortController | null>(null);
+  const [reading, setReading] = useState<Reading | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  useEffect(() => () => running.current?.abort(), []);
+
+  const take = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    running.current?.abort();
+    const { signal } = (running.current = new AbortController());
+    const say = (next: Partial<Reading>) => {
+      if (!signal.aborted) setReading((r) => r && { ...r, ...next });
+    };
+    setProblem(null);
+    setReading({ name: chosen.name, glance: null, progress: null });
+    void glanceAt(chosen, scale)
+      .then((glance) => say({ glance }))
+      // It cannot be read at all: the reading itself says why.
+      .catch(() => undefined);
+    try {
+      const progress = (told: unknown) => say({ progress: told as ReadProgress });
+      const found = await pool.run("readRoom", { file: chosen, scale }, { signal, progress });
+      setProblem(found.ok ? change(setSeries(found.value), "recorded room") : found.problem);
+    } catch (error) {
+      if (signal.aborted) return;
+      setProblem(`${chosen.name} could not be read: ${whyLost(error)}. Choose it once more.`);
+    }
+    setReading(null);
+  };
+  const stop = () => {
+    running.current?.abort();
+    setReading(null);
+  };
+
+  return (
+    <div className="grid gap-2">
+      {roomSeries && !reading && <Said series={roomSeries} scale={scale} />}
+      <div className="flex flex-wrap gap-2">
+        {roomSeries && !reading && (
+          <button type="button" className="key px-2" onClick={() => change(setSeries(null), "recorded room")}>
+            <X size={16} aria-hidden /> Back to the daily swing
+          </button>
+        )}
+        {!roomSeries && !reading && (
+          <button type="button" className="key" onClick={() => file.current?.click()}>
+            <FileDown size={18} aria-hidden /> Use a recorded room (CSV)
+          </button>
+        )}
+      </div>
+      {reading && (
+        <section aria-label="Reading the table" className="border-base-content grid gap-2 border-l-4 pl-4">
+          <p role="status">
+            Reading <strong>{reading.name}</strong>
+            {reading.progress
+              ? `: ${reading.progress.rows.toLocaleString("en")} readings, ${Math.round(reading.progress.share * 100)} % of the file`
+              : " \u2026"}
+          </p>
+          <progress
+            className="progress h-2 w-full max-w-md"
+            aria-label="Share of the table that has been read"
+            value={reading.progress?.share ?? 0}
+            max={1}
+          />
+          {Array.isArray(reading.glance) && (
+            <p className="quiet text-sm">
+              It begins:{" "}
+              {reading.glance
+                .map((g) => `${printDuration(g.seconds)} ${printTemperature(celsius(g.temperature), scale)}`)
+                .join(", ")}
+            </p>
+          )}
+          <button type="button" className="key justify-self-start" onClick={stop}>
+            Stop
+          </button>
+        </section>
+      )}
+      <input
+        ref={file}
+        type="file"
+        accept=".csv,.txt,.tsv,text/csv"
+        className="hidden"
+        aria-label="Table with times and temperatures"
+        onChange={(e) => {
+          void take(e.target.files?.[0]);
+          e.target.value = "";
+        }}
+      />
+      {problem && (
+        <p role="alert" className="text-error font-semibold">
+          {problem}
+        </p>
+      )}
+      {!roomSeries && !reading && (
+        <p className="quiet text-sm">A column of times (hours or dates) and one of temperatures.</p>
+      )}
+    </div>
+  );
+}
+
+function Said({ series, scale }: { series: RoomSeries; scale: Scale }) {
+  const { name, seconds, temperatures } = series;
+  const show = (t: number) => printTemperature(celsius(t), scale);
+  return (
+    <p>
+      Recorded room <strong>{name}</strong>: {seconds.length} readings over {printDuration(seconds.at(-1)!)},{" "}
+      {show(Math.min(...temperatures))} to {show(Math.max(...temperatures))}.
+    </p>
+  );
+}

@@ -1,0 +1,55 @@
+import { readFileSync } from "node:fs";
+import { expect, openDemo, test } from "./fixtures";
+import { test as plain } from "@playwright/test";
+
+test("an unknown address has a page of its own, within the policy", async ({ request }) => {
+  const answer = await request.get("/nowhere/at/all");
+  expect(answer.status()).toBe(404);
+  expect(answer.headers()["content-security-policy"]).toContain("script-src 'self'");
+});
+
+// Here the console is to complain of the address itself, and of nothing else.
+plain("an unknown address leads back", async ({ page }) => {
+  const complaints: string[] = [];
+  page.on("console", (m) => {
+    if (m.type() === "error" && !/404/.test(m.text())) complaints.push(m.text());
+  });
+  await page.goto("/nowhere");
+  await expect(page.getByRole("heading", { name: "Nothing stands at this address" })).toBeVisible();
+  await page.getByRole("link", { name: "To the Shelf" }).click();
+  await expect(page.getByRole("heading", { name: "Gentle Crock" })).toBeVisible();
+  expect(complaints).toEqual([]);
+});
+
+plain("a page that breaks says so, keeps the policy, and leads on with everything stored", async ({ page }) => {
+  const violations: string[] = [];
+  page.on("console", (m) => {
+    if (/Content Security Policy|Refused to/i.test(m.text())) violations.push(m.text());
+  });
+  await openDemo(page, "job");
+  // From now on the next station cannot be drawn.
+  await page.evaluate(() => {
+    const real = Array.prototype.flatMap;
+    Object.assign(window, { mend: () => (Array.prototype.flatMap = real) });
+    Array.prototype.flatMap = () => {
+      throw new Error("broken on purpose");
+    };
+  });
+  await page.keyboard.press("3");
+  await page.keyboard.press("6");
+  await expect(page.getByRole("heading", { name: "Something broke on this page" })).toBeVisible();
+  await page.getByText("What it says of itself").click();
+  await expect(page.getByText("broken on purpose")).toBeVisible();
+  await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
+  await page.getByRole("button", { name: "Show it again" }).click();
+  await expect(page.getByRole("heading", { level: 2, name: /What do you key|What warms/ })).toBeVisible();
+  await page.getByRole("link", { name: "Back to the Shelf" }).click();
+  await expect(page.getByRole("heading", { name: "Larder cabinet, rye saison" })).toBeVisible();
+  expect(violations).toEqual([]);
+});
+
+test("the page for a failure of the server itself has no script and no style of its own", () => {
+  const html = readFileSync(".next/server/pages/500.html", "utf8");
+  expect(html).toContain("The server could not answer");
+  expect(html).not.toMatch(/<script|<style|style=| on[a-z]+=/);
+});

@@ -1,7 +1,0 @@
-export * from "./Card";
-export * from "./DemoDoor";
-export * from "./Frame";
-export * from "./NewChamber";
-export * from "./Preferences";
-export * from "./Shelf";
-export * from "./DoorPage";

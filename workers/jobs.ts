@@ -1,0 +1,185 @@
+import { transfer, wrap, type Remote } from "comlink";
+import { newChamber } from "@/core/chamber";
+import { RoomReader } from "@/core/formats";
+import type { ChamberRecord, RoomSeries } from "@/core/model";
+import { refuse, type Read, type Scale } from "@/core/quantity";
+import {
+  lastSetups,
+  progressOf,
+  searchOf,
+  tryTask,
+  type Recommendation,
+  type RecommendOptions,
+  type SearchProgress,
+  type Task,
+  type Tried,
+} from "@/core/recommend";
+import {
+  planOf,
+  stretchOf,
+  trialOf,
+  trialSteps,
+  usualGrace,
+  type FailureGrace,
+  type KeptRun,
+  type Metrics,
+  type Plan,
+  type Trace,
+  type Trial,
+} from "@/core/trial";
+import { judge, weigh, type Effect, type Verdict } from "@/core/verdict";
+import { breath } from "./breath";
+import { deal, type Hand } from "./deal";
+
+export interface TrialAnswer {
+  /** The plan that the trial ran on: worked out here, once. */
+  plan: Plan;
+  trial: Trial;
+  verdicts: Verdict[];
+  /** Milliseconds spent computing. */
+  took: number;
+}
+
+/** How far the reading of a table is. */
+export interface ReadProgress {
+  /** 0 to 1 of the file. */
+  share: number;
+  rows: number;
+}
+
+/** A table is read in pieces of so many bytes. */
+const PIECE = 512 * 1024;
+
+/** What a job is told by, and what it asks of, the one who drives it. */
+export interface Around {
+  progress: (progress: unknown) => void;
+  /** Nobody wants its answer any more. */
+  stopped: () => boolean;
+}
+
+/**
+ * A piece of work in small steps. Between two of them others have their turn, and it can be ended. A promise that it
+ * yields is waited for, and its answer given back.
+ */
+export type Work<R> = Generator<Promise<unknown> | undefined, R, unknown>;
+
+type Kept = Pick<KeptRun, "run" | "checkpoints">;
+/** The last trials, so that any stretch of them can be looked at closely without running all of it again. */
+const kept = new Map<string, Kept>();
+const MOST_KEPT = 3;
+const keyOf = (record: ChamberRecord, days: number) => `${days}|${JSON.stringify(record)}`;
+
+function* run(record: ChamberRecord, days: number): Work<KeptRun & { plan: Plan }> {
+  const plan = planOf(record);
+  const done = yield* trialSteps(trialOf(plan, days));
+  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!);
+  kept.set(keyOf(record, days), { run: done.run, checkpoints: done.checkpoints });
+  return { ...done, plan };
+}
+
+const buffersOf = ({ low, high, layers, heat, cold, alarm }: Trace): ArrayBuffer[] =>
+  [...Object.values(low), ...Object.values(high), ...layers.flatMap((l) => [l.low, l.high]), heat, cold, alarm].map(
+    (a) => a.buffer as ArrayBuffer,
+  );
+
+const setupsFor = lastSetups();
+/** What a worker lends to another one's search. */
+export type Helper = { attempt(record: ChamberRecord, options: RecommendOptions, task: Task): Tried };
+export const helper: Helper = {
+  attempt: (record, options, task) => tryTask(setupsFor(record, options), task),
+};
+
+/** Everything that is done beside the page. */
+export const jobs = {
+  *trial({ record, days, scale }: { record: ChamberRecord; days: number; scale: Scale }): Work<TrialAnswer> {
+    const started = performance.now();
+    const { trial, plan } = yield* run(record, days);
+    const verdicts = judge(plan, trial, scale);
+    return transfer({ plan, trial, verdicts, took: performance.now() - started }, buffersOf(trial.trace));
+  },
+
+  /** A stretch of a chamber's trial in bins of its own. */
+  *stretch(asked: { record: ChamberRecord; days: number; from: number; to: number; bins: number }): Work<Trace> {
+    const { record, days, from, to, bins } = asked;
+    const trace = stretchOf(kept.get(keyOf(record, days)) ?? (yield* run(record, days)), from, to, bins);
+    return transfer(trace, buffersOf(trace));
+  },
+
+  /** What each remedy of a verdict does. */
+  *weigh(asked: {
+    record: ChamberRecord;
+    verdict: Verdict;
+    all: Verdict[];
+    days: number;
+    scale: Scale;
+  }): Work<Effect[]> {
+    const effects: Effect[] = [];
+    for (const remedy of asked.verdict.remedies) {
+      const one = { ...asked.verdict, remedies: [remedy] };
+      effects.push(...weigh(asked.record, one, asked.all, asked.days, asked.scale));
+      yield;
+    }
+    return effects;
+  },
+
+  /** Hours of grace of the usual failures in a stage, for what its metrics are of. */
+  *grace({ plan, metrics }: { plan: Plan; metrics: Metrics }): Work<FailureGrace[]> {
+    yield;
+    return usualGrace(plan, metrics);
+  },
+
+  /** Searches for the best settings, with the help of other workers where there are any. */
+  *recommend(
+    { record, options, hands }: { record: ChamberRecord; options: RecommendOptions; hands: MessagePort[] },
+    { progress, stopped }: Around,
+  ): Work<Recommendation> {
+    const helpers = hands.map((port): Remote<Helper> => wrap<Helper>(port));
+    try {
+      const steps = searchOf(record, options, setupsFor);
+      let step = steps.next();
+      while (!step.done) {
+        const batch = step.value;
+        const mine: Hand<Task, Tried> = async (task) => {
+          const tried = helper.attempt(batch.record, batch.options, task);
+          await breath();
+          return tried;
+        };
+        const others = helpers.map(
+          (h): Hand<Task, Tried> =>
+            (task) =>
+              h.attempt(batch.record, batch.options, task),
+        );
+        const tell = (finished: number) => progress(progressOf(batch, finished) satisfies SearchProgress);
+        const tried = yield deal(batch.tasks, [mine, ...others], stopped, tell);
+        // Stopped in the middle of a batch: the driver ends it here.
+        step = steps.next((tried ?? []) as Tried[]);
+      }
+      return step.value;
+    } finally {
+      for (const port of hands) port.close();
+    }
+  },
+
+  /** Reads a recorded room out of a table, a piece at a time: a long one is never held as a whole. */
+  *readRoom({ file, scale }: { file: File; scale: Scale }, { progress }: Around): Work<Read<RoomSeries>> {
+    const reader = new RoomReader(file.name, scale);
+    const decoder = new TextDecoder();
+    for (let at = 0; at < file.size; at += PIECE) {
+      const bytes = (yield file.slice(at, at + PIECE).arrayBuffer()) as ArrayBuffer;
+      const problem = reader.push(decoder.decode(bytes, { stream: true }));
+      if (problem) return refuse(problem);
+      progress({ share: Math.min(1, (at + PIECE) / file.size), rows: reader.rows } satisfies ReadProgress);
+    }
+    return reader.finish();
+  },
+
+  /** Makes the worker quick before it is needed: a trial of the usual chamber. */
+  *warm(): Work<void> {
+    yield* trialSteps(trialOf(planOf(newChamber("warm", "Warm", "2026-01-01T00:00:00.000Z")), 3));
+  },
+} satisfies Record<string, (input: never, around: Around) => Work<unknown>>;
+
+export type JobName = keyof typeof jobs;
+export type Input<J extends JobName> = Parameters<(typeof jobs)[J]>[0];
+type Answered<G> = G extends Generator<unknown, infer R, unknown> ? R : never;
+export type Output<J extends JobName> = Answered<ReturnType<(typeof jobs)[J]>>;

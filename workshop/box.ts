@@ -1,0 +1,16 @@
+import localforage from "localforage";
+import { crockDriver, type Exchange } from "./driver";
+
+type Box = LocalForage & Exchange;
+
+/** One shelf of the database of this browser. */
+async function shelf(storeName: "workshop" | "series"): Promise<Box> {
+  await localforage.defineDriver(crockDriver as unknown as LocalForageDriver);
+  const box = localforage.createInstance({ name: "gentle-crock", storeName, driver: crockDriver._driver });
+  await box.ready();
+  return box as Box;
+}
+
+let held: Promise<Box> | null = null;
+/** Where records and what is said of them lie. */
+export const recordBox = (): Promise<Box> => (held ??= shelf("workshop"));
