@@ -13,6 +13,8 @@ export default defineConfig({
   reporter: [["list"], ["json", { outputFile: ".verify/e2e.json" }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
+    // What is waited for in vain is named, before the test as a whole runs out of time.
+    actionTimeout: 60_000,
     viewport: { width: 1280, height: 800 },
     // Only the walk without a server needs it; elsewhere each test would fill its cache anew.
     serviceWorkers: "block",

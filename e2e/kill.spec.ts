@@ -7,7 +7,7 @@ import fc from "fast-check";
 import { newChamber } from "../core/chamber";
 import type { ChamberRecord } from "../core/model";
 import { celsius } from "../core/quantity";
-import { expect, fill, stored, storedWords, test } from "./fixtures";
+import { expect, fill, makeChamber, stored, storedWords, test } from "./fixtures";
 
 /** `npm run hard` asks for all; verify for a seeded share. */
 const KILLS = Number(process.env.HARD_KILLS ?? 6);
@@ -110,13 +110,18 @@ test(`${KILLS} kills of the browser, seed ${SEED}: nothing acknowledged is lost,
   };
   for (const [i, [wait, typing]] of waits.entries()) {
     const dir = mkdtempSync(join(tmpdir(), "crock-kill-"));
-    const open = () =>
-      chromium.launchPersistentContext(dir, {
+    const open = async () => {
+      const opened = await chromium.launchPersistentContext(dir, {
+        baseURL: base,
         executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
         args: ["--no-sandbox", "--disable-gpu", "--no-first-run", "--disable-background-networking"],
         viewport: { width: 1280, height: 800 },
         locale: "en-GB",
       });
+      // What does not come within this time says where it was waited for, and not only that the test took too long.
+      opened.setDefaultTimeout(30_000);
+      return opened;
+    };
     const kill = () => {
       if (spawnSync("pkill", ["-9", "-f", dir]).error) killAll(dir);
     };
@@ -131,9 +136,7 @@ test(`${KILLS} kills of the browser, seed ${SEED}: nothing acknowledged is lost,
     const page = await context.newPage();
     const scene = (["edits", "restore", "lifting"] as const)[i % 3]!;
     if (scene === "edits") {
-      await page.goto(`${base}/new`);
-      await page.getByRole("button", { name: "Put it on the shelf and open it" }).click();
-      await expect(page.getByRole("heading", { level: 2, name: /What is in it/ })).toBeVisible();
+      await makeChamber(page, "Killed");
       await page.keyboard.press("6");
       await fill(page, "Setpoint", "18.1");
       await stored(page);
