@@ -23,14 +23,14 @@ import {
   type BenchTrial,
   type PinnedTrial,
 } from "./context";
+import { FirstMoment } from "./FirstMoment";
 import { NewDefaults } from "./NewDefaults";
 import { StagePicker } from "./StagePicker";
 import { stationInfo } from "./stations";
 import { Stored } from "./Stored";
 import { stationTable } from "./stationTable";
 import type { TrialSize } from "./trial/TrialBar";
-import { TrialFailed } from "./trial/TrialFailed";
-import { useEffects, useTrial, type LiveTrial } from "./useTrial";
+import { useEffects, useTrial } from "./useTrial";
 import { useNarrow, useTyping } from "./useViewport";
 
 interface Props {
@@ -145,7 +145,7 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const settled = stored.settled.includes(station);
   const chamber = useMemo(() => shown && chamberOf(shown, stageId, unitId), [shown, stageId, unitId]);
   const trial = useShown({ live, effects, kept, trying: attempt?.remedy ?? null }, stageId, unitId);
-  if (!chamber) return <FirstMoment name={stored.name} live={live} />;
+  if (!chamber) return <FirstMoment record={stored} live={live} />;
   const { record } = chamber;
   const { screen: Screen, aside: Aside, dock: Dock } = stationTable[station];
   return (
@@ -294,16 +294,6 @@ const NO_VERDICTS: Verdict[] = [];
 /** What a kept trial is called: what its first unit does. */
 const nameOf = (plan: Plan, scale: Scale): string =>
   planSentence(unitsOf(plan, plan.stages[0]!)[0]!, scale).slice(0, 2).join(" ");
-
-/** Until the worker has answered for the first time. */
-function FirstMoment({ name, live }: { name: string; live: Pick<LiveTrial, "failed" | "again"> }) {
-  return (
-    <main className="grid gap-2 p-8">
-      <h1 className="text-2xl">{name}</h1>
-      {live.failed === null ? <p role="status">Working out its settings …</p> : <TrialFailed {...live} />}
-    </main>
-  );
-}
 
 /** The trial before the present one; while a remedy is being tried, the one it is compared with. */
 function useGhost(trial: Trial | null, pinned: Trial | null): Trial | null {

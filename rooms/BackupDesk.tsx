@@ -1,18 +1,11 @@
 "use client";
 
 import { Download, Upload } from "lucide-react";
-import { useRef, useState } from "react";
-import {
-  bringIn,
-  noteBackup,
-  readBackup,
-  undo,
-  useWorkshop,
-  whenStored,
-  writeBackup,
-  type BackupContents,
-} from "@/workshop";
+import { useEffect, useRef, useState } from "react";
+import type { ChamberRecord, WorkshopRecord } from "@/core/model";
+import { bringIn, noteBackup, undo, useWorkshop, whenStored, type BackupContents } from "@/workshop";
 import { download } from "@/parts/common";
+import { pool, whyLost } from "@/workers";
 import { KeepingNote } from "./KeepingNote";
 
 /** So many records that are left out are told one by one. */
@@ -21,7 +14,10 @@ const SHOWN = 100;
 /** The whole workshop to one file, and back with a look at what it holds before anything is replaced. */
 export function BackupDesk() {
   const { records } = useWorkshop();
-  const [contents, setContents] = useState<BackupContents | null>(null);
+  const [contents, setContents] = useState<(BackupContents & { file: File }) | null>(null);
+  /** What is being done with a file, and how to end it. */
+  const [busy, setBusy] = useState<{ what: string; left: AbortController } | null>(null);
+  useEffect(() => () => busy?.left.abort(), [busy]);
   const [problem, setProblem] = useState<string | null>(null);
   const [exports, setExports] = useState(0);
   const failed = useWorkshop((s) => s.save === "failed");
@@ -30,29 +26,67 @@ export function BackupDesk() {
   const input = useRef<HTMLInputElement>(null);
   const count = Object.values(records).filter((r) => r.kind === "chamber").length;
 
-  const exportAll = () => {
+  /** Has something done with a file beside the page; undefined where it was stopped or has failed, which is said. */
+  const withFile = async <R,>(what: string, failed: string, work: (signal: AbortSignal) => Promise<R>) => {
+    const left = new AbortController();
+    setProblem(null);
+    setBusy({ what, left });
+    try {
+      return await work(left.signal);
+    } catch (error) {
+      if (!left.signal.aborted) setProblem(`${failed}: ${whyLost(error)}. Try it once more.`);
+      return undefined;
+    } finally {
+      setBusy((b) => (b?.left === left ? null : b));
+    }
+  };
+  const exportAll = async () => {
     const now = new Date().toISOString();
-    download(`gentle-crock-${now.slice(0, 10)}.json`, writeBackup(Object.values(records), now));
+    const packed = await withFile("Packing the workshop", "The workshop could not be packed", (signal) =>
+      pool.run("exportBackup", { records: Object.values(records), now }, { signal }),
+    );
+    if (!packed) return;
+    download(`gentle-crock-${now.slice(0, 10)}.${packed.zip ? "zip" : "json"}`, packed.file);
+    if (packed.without.length)
+      setProblem(
+        `The readings of a recorded room were not in this browser any more: ${packed.without.join(", ")} ${packed.without.length === 1 ? "is" : "are"} in the file without it.`,
+      );
     void noteBackup(now).then(() => setExports((n) => n + 1));
   };
   const look = async (file: File | undefined) => {
+    busy?.left.abort();
     setContents(null);
     setProblem(null);
     setBrought(null);
     if (!file) return;
-    const read = readBackup(await file.text());
-    if (read.ok) setContents(read.value);
-    else setProblem(`${file.name}: ${read.problem}`);
+    const found = await withFile(`Looking into ${file.name}`, `${file.name} could not be looked into`, (signal) =>
+      pool.run("lookIntoBackup", { file }, { signal }),
+    );
+    if (found?.ok) setContents({ ...found.value, file });
+    else if (found) setProblem(`${file.name}: ${found.problem}`);
   };
-  const restore = (replaceAll: boolean) => {
+  const restore = async (replaceAll: boolean) => {
     if (!contents) return;
-    const incoming = replaceAll ? [...contents.chambers, ...contents.others] : contents.chambers;
+    const placed = contents.chambers.some((c) => c.roomReadings ?? c.roomSeries)
+      ? await withFile("Storing the readings", "The readings could not be stored", (signal) =>
+          pool.run(
+            "bringReadings",
+            { file: contents.file, chambers: contents.chambers, now: new Date().toISOString() },
+            { signal },
+          ),
+        )
+      : ({ ok: true, value: contents.chambers } as const);
+    if (placed?.ok) put(placed.value, replaceAll ? contents.others : [], replaceAll);
+    else if (placed) setProblem(`${placed.problem} Nothing was changed.`);
+  };
+  const put = (chambers: ChamberRecord[], others: WorkshopRecord[], replaceAll: boolean) => {
+    const incoming = [...chambers, ...others];
     const gone = Object.values(records)
       .filter((r) => r.kind === "chamber")
       .map((r) => r.id);
     bringIn(incoming, "backup brought in", replaceAll ? gone : []);
-    const mine = { count: contents.chambers.length, stored: false };
-    const ids = contents.chambers.map((r) => r.id);
+    const mine = { count: chambers.length, stored: false };
+    const ids = chambers.map((r) => r.id);
     setBrought(mine);
     void whenStored(incoming.map((r) => r.id)).then(() => {
       // One that another tab has changed meanwhile is asked about, and not back yet.
@@ -68,14 +102,14 @@ export function BackupDesk() {
       <p>
         Everything is stored in this browser and nowhere else. A file keeps it safe and carries it to another device;
         its form is published as a{" "}
-        <a className="underline" href="/schema/workshop-3.json">
+        <a className="underline" href="/schema/workshop-4.json">
           JSON Schema
         </a>
         .
       </p>
       <KeepingNote records={records} exports={exports} />
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="key" onClick={exportAll}>
+        <button type="button" className="key" onClick={() => void exportAll()}>
           <Download size={18} aria-hidden /> Export the workshop
         </button>
         <label className="key has-focus-visible:outline-3">
@@ -83,12 +117,20 @@ export function BackupDesk() {
           <input
             ref={input}
             type="file"
-            accept="application/json,.json"
+            accept="application/json,.json,application/zip,.zip"
             className="sr-only"
             onChange={(e) => void look(e.target.files?.[0])}
           />
         </label>
       </div>
+      {busy && (
+        <p role="status" className="flex flex-wrap items-center gap-3">
+          {busy.what} {"\u2026"}
+          <button type="button" className="key" onClick={() => busy.left.abort()}>
+            Stop
+          </button>
+        </p>
+      )}
       {problem && (
         <p role="alert" className="text-error font-semibold">
           {problem}
@@ -126,13 +168,13 @@ export function BackupDesk() {
             <button
               type="button"
               className="key key-strong"
-              onClick={() => restore(false)}
-              disabled={contents.chambers.length === 0}
+              onClick={() => void restore(false)}
+              disabled={contents.chambers.length === 0 || busy !== null}
             >
               Bring the chambers in
             </button>
             {contents.chambers.length > 0 && (
-              <button type="button" className="key" onClick={() => restore(true)}>
+              <button type="button" className="key" onClick={() => void restore(true)} disabled={busy !== null}>
                 Replace the whole workshop{count > 0 ? ` (${count} ${count === 1 ? "chamber" : "chambers"} here)` : ""}
               </button>
             )}

@@ -3,4 +3,4 @@ import { mkdirSync, writeFileSync } from "node:fs";
 import { publishedSchema } from "../core/model";
 
 mkdirSync("public/schema", { recursive: true });
-writeFileSync("public/schema/workshop-3.json", JSON.stringify(publishedSchema(), null, 2) + "\n");
+writeFileSync("public/schema/workshop-4.json", JSON.stringify(publishedSchema(), null, 2) + "\n");

@@ -109,21 +109,4 @@ describe("jobs", () => {
     await expect(search).rejects.toBeInstanceOf(Stopped);
     expect(told.length).toBeLessThan(20);
   });
-
-  it("a table of a million readings is read in pieces, tells how far it is, and can be stopped", async () => {
-    const rows = Array.from({ length: 1_000_000 }, (_, i) => `${i / 360},${10 + (i % 7)}`);
-    const file = new File([["h,t", ...rows].join("\n")], "long.csv");
-    const told: { share: number; rows: number }[] = [];
-    const found = await desk.run(5, "readRoom", { file, scale: "C" }, (p) => {
-      if (p) told.push(p as (typeof told)[number]);
-    });
-    if (!found.ok) throw new Error(found.problem);
-    expect(found.value.seconds.length).toBeLessThanOrEqual(4000);
-    expect(told.at(-1)!.share).toBe(1);
-    expect(told.length).toBeGreaterThan(10);
-    const again = desk.run(6, "readRoom", { file, scale: "C" }, () => desk.stop(6));
-    await expect(again).rejects.toBeInstanceOf(Stopped);
-    const wrong = await desk.run(7, "readRoom", { file: new File(["one\ntwo"], "x.csv"), scale: "C" });
-    expect(wrong).toMatchObject({ ok: false });
-  }, 60_000);
 });

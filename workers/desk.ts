@@ -27,11 +27,15 @@ export async function drive<R>(
   };
   const work = begin({ progress: say, stopped });
   let since = performance.now();
-  let given: unknown;
-  for (;;) {
-    const step = work.next(given);
-    if (step.done) return step.value;
-    given = step.value ? await step.value : undefined;
+  let step = work.next();
+  while (!step.done) {
+    let go = () => work.next();
+    if (step.value)
+      go = await step.value.then(
+        (given) => () => work.next(given),
+        // It gets to tidy up after what failed.
+        (error: unknown) => () => work.throw(error),
+      );
     const now = performance.now();
     if (now - told > SIGN) say(null);
     if (now - since > SLICE) {
@@ -42,7 +46,9 @@ export async function drive<R>(
       work.return(undefined as never);
       throw new Stopped("It was stopped.");
     }
+    step = go();
   }
+  return step.value;
 }
 
 const running = new Map<number, { stopped: boolean }>();

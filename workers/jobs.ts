@@ -1,8 +1,8 @@
 import { transfer, wrap, type Remote } from "comlink";
 import { newChamber } from "@/core/chamber";
 import { RoomReader } from "@/core/formats";
-import type { ChamberRecord, RoomSeries } from "@/core/model";
-import { refuse, type Read, type Scale } from "@/core/quantity";
+import type { ChamberRecord, RoomReadings, WorkshopRecord } from "@/core/model";
+import { read, refuse, type Read, type Scale } from "@/core/quantity";
 import {
   lastSetups,
   progressOf,
@@ -29,7 +29,11 @@ import {
 } from "@/core/trial";
 import { judge, weigh, type Effect, type Verdict } from "@/core/verdict";
 import { breath } from "./breath";
+import type { Envelope, SeriesNotes } from "@/core/series";
 import { deal, type Hand } from "./deal";
+import type { BackupContents } from "@/workshop/backup";
+import type { Packed } from "@/workshop/pack";
+import { packing, readingsFor, shelf } from "./readings";
 
 export interface TrialAnswer {
   /** The plan that the trial ran on: worked out here, once. */
@@ -70,6 +74,7 @@ const MOST_KEPT = 3;
 const keyOf = (record: ChamberRecord, days: number) => `${days}|${JSON.stringify(record)}`;
 
 function* run(record: ChamberRecord, days: number): Work<KeptRun & { plan: Plan }> {
+  yield readingsFor(record);
   const plan = planOf(record);
   const done = yield* trialSteps(trialOf(plan, days));
   if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!);
@@ -113,6 +118,7 @@ export const jobs = {
     days: number;
     scale: Scale;
   }): Work<Effect[]> {
+    yield readingsFor(asked.record);
     const effects: Effect[] = [];
     for (const remedy of asked.verdict.remedies) {
       const one = { ...asked.verdict, remedies: [remedy] };
@@ -124,7 +130,7 @@ export const jobs = {
 
   /** Hours of grace of the usual failures in a stage, for what its metrics are of. */
   *grace({ plan, metrics }: { plan: Plan; metrics: Metrics }): Work<FailureGrace[]> {
-    yield;
+    yield readingsFor(plan.chamber);
     return usualGrace(plan, metrics);
   },
 
@@ -160,17 +166,54 @@ export const jobs = {
     }
   },
 
-  /** Reads a recorded room out of a table, a piece at a time: a long one is never held as a whole. */
-  *readRoom({ file, scale }: { file: File; scale: Scale }, { progress }: Around): Work<Read<RoomSeries>> {
-    const reader = new RoomReader(file.name, scale);
+  /** Reads a recorded room out of a table into the store, a piece at a time: a long one is never held as a whole. */
+  *readRoom({ file, scale }: { file: File; scale: Scale }, { progress }: Around): Work<Read<RoomReadings>> {
+    const { SeriesPen, ROOM_COLUMNS, dropSeries, recordedRoom } = (yield shelf()) as Awaited<ReturnType<typeof shelf>>;
+    const pen = new SeriesPen(ROOM_COLUMNS, new Date().toISOString());
+    const reader = new RoomReader(scale, (seconds, temperature) => pen.append(seconds, temperature));
     const decoder = new TextDecoder();
-    for (let at = 0; at < file.size; at += PIECE) {
-      const bytes = (yield file.slice(at, at + PIECE).arrayBuffer()) as ArrayBuffer;
-      const problem = reader.push(decoder.decode(bytes, { stream: true }));
+    let whole = false;
+    try {
+      for (let at = 0; at < file.size; at += PIECE) {
+        const bytes = (yield file.slice(at, at + PIECE).arrayBuffer()) as ArrayBuffer;
+        const problem = reader.push(decoder.decode(bytes, { stream: true }));
+        if (problem) return refuse(problem);
+        yield pen.store();
+        progress({ share: Math.min(1, (at + PIECE) / file.size), rows: reader.rows } satisfies ReadProgress);
+      }
+      const problem = reader.finish();
       if (problem) return refuse(problem);
-      progress({ share: Math.min(1, (at + PIECE) / file.size), rows: reader.rows } satisfies ReadProgress);
+      const notes = (yield pen.store(true)) as SeriesNotes;
+      whole = true;
+      return read(recordedRoom(pen.id, file.name, notes));
+    } finally {
+      // Stopped, or wrong in some line: nothing of it stays. What cannot be taken out now is swept later.
+      if (!whole) void dropSeries(pen.id).catch(() => undefined);
     }
-    return reader.finish();
+  },
+
+  /** The whole workshop as a file. */
+  *exportBackup({ records, now }: { records: WorkshopRecord[]; now: string }): Work<Packed> {
+    const { packBackup } = (yield packing()) as Awaited<ReturnType<typeof packing>>;
+    return yield* packBackup(records, now);
+  },
+
+  /** What a backup file holds. */
+  *lookIntoBackup({ file }: { file: Blob }): Work<Read<BackupContents>> {
+    const { lookInto } = (yield packing()) as Awaited<ReturnType<typeof packing>>;
+    return yield* lookInto(file);
+  },
+
+  /** Stores the readings of chambers that are brought in; the chambers come back as they speak of them. */
+  *bringReadings(asked: { file: Blob; chambers: ChamberRecord[]; now: string }): Work<Read<ChamberRecord[]>> {
+    const { unpackSeries } = (yield packing()) as Awaited<ReturnType<typeof packing>>;
+    return yield* unpackSeries(asked.file, asked.chambers, asked.now);
+  },
+
+  /** A stretch of a recorded room for drawing; null where its readings are not in this browser. */
+  *drawSeries(asked: { series: string; from: number; to: number; bins: number }): Work<Envelope | null> {
+    const { stretchOfSeries } = (yield shelf()) as Awaited<ReturnType<typeof shelf>>;
+    return (yield stretchOfSeries(asked.series, 0, asked)) as Envelope | null;
   },
 
   /** Makes the worker quick before it is needed: a trial of the usual chamber. */

@@ -24,6 +24,10 @@ const LONGEST: Record<JobName, number> = {
   grace: 120_000,
   recommend: 600_000,
   readRoom: 600_000,
+  drawSeries: 60_000,
+  exportBackup: 600_000,
+  lookIntoBackup: 600_000,
+  bringReadings: 600_000,
   warm: 60_000,
 };
 

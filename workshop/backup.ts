@@ -1,19 +1,48 @@
 import { contradictions, describe } from "@/core/chamber";
 import {
+  backupSeries,
   recordKinds,
   BACKUP_FORMAT,
   BACKUP_VERSION,
   type BackupFile,
+  type BackupSeries,
   type ChamberRecord,
   type WorkshopRecord,
 } from "@/core/model";
 import { refuse, read, type Read } from "@/core/quantity";
 import { readRecord } from "./migrations";
 
-/** The whole workshop as one file's text. */
-export function writeBackup(records: readonly WorkshopRecord[], now: string): string {
-  const file: BackupFile = { format: BACKUP_FORMAT, version: BACKUP_VERSION, exportedAt: now, records: [...records] };
+/** So many series are looked for in a file. */
+const MOST_SERIES = 10_000;
+
+/** The whole workshop as one text; the readings that its records speak of stand beside it. */
+export function writeBackup(
+  records: readonly WorkshopRecord[],
+  now: string,
+  series: readonly BackupSeries[] = [],
+): string {
+  const file: BackupFile = {
+    format: BACKUP_FORMAT,
+    version: BACKUP_VERSION,
+    exportedAt: now,
+    records: [...records],
+    series: [...series],
+  };
   return JSON.stringify(file, null, 2);
+}
+
+/** The series that stand beside the text of a backup; what is no such entry is passed over, and then missed. */
+export function seriesIn(text: string): BackupSeries[] {
+  try {
+    const { series } = JSON.parse(text) as { series?: unknown };
+    if (!Array.isArray(series)) return [];
+    return series.slice(0, MOST_SERIES).flatMap((raw) => {
+      const parsed = backupSeries.safeParse(raw);
+      return parsed.success ? [parsed.data] : [];
+    });
+  } catch {
+    return [];
+  }
 }
 
 /** What a backup file holds, before anything is replaced. */
@@ -25,8 +54,11 @@ export interface BackupContents {
   damaged: { name: string; problem: string }[];
 }
 
-/** Looks into a backup file without touching the workshop. */
-export function readBackup(text: string): Read<BackupContents> {
+/**
+ * Looks into the text of a backup without touching the workshop.
+ * @param beside what is wrong with each series that stands beside the text, null where nothing is
+ */
+export function readBackup(text: string, beside: ReadonlyMap<string, string | null> = new Map()): Read<BackupContents> {
   let file: unknown;
   try {
     file = JSON.parse(text);
@@ -47,7 +79,7 @@ export function readBackup(text: string): Read<BackupContents> {
   };
   const taken = new Set<string>();
   records.forEach((raw: unknown, i) => {
-    const checked = checkedRecord(raw, taken);
+    const checked = checkedRecord(raw, taken, beside);
     if (!checked.ok) contents.damaged.push({ name: nameOf(raw) || `Record ${i + 1}`, problem: checked.problem });
     else if (checked.value.kind === "chamber") contents.chambers.push(checked.value);
     else contents.others.push(checked.value);
@@ -69,7 +101,11 @@ function nameOf(raw: unknown): string {
 }
 
 /** A record of a file by the rules of what is typed: its form, what contradicts itself, and its own place. */
-function checkedRecord(raw: unknown, taken: Set<string>): Read<WorkshopRecord> {
+function checkedRecord(
+  raw: unknown,
+  taken: Set<string>,
+  beside: ReadonlyMap<string, string | null>,
+): Read<WorkshopRecord> {
   const parsed = readRecord(raw);
   if (!parsed.ok) return refuse(parsed.problem);
   const { record } = parsed;
@@ -77,6 +113,11 @@ function checkedRecord(raw: unknown, taken: Set<string>): Read<WorkshopRecord> {
   if (record.kind === "chamber") {
     const [problem] = contradictions(describe(record));
     if (problem) return refuse(problem);
+  }
+  for (const id of recordKinds[record.kind].takes(record)) {
+    const flaw = beside.get(id);
+    if (flaw === undefined) return refuse("the readings of its recorded room are not in this file");
+    if (flaw !== null) return refuse(`the readings of its recorded room are damaged: ${flaw}`);
   }
   taken.add(record.id);
   return read(record);

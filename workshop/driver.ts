@@ -20,6 +20,8 @@ export interface Exchange {
    */
   exchange<T>(keys: readonly string[], decide: (stored: unknown[]) => { puts: Put[]; result: T }): Promise<T>;
   setMany(puts: readonly Put[]): Promise<void>;
+  /** The keys that begin so, in their order. */
+  keysOf(prefix: string): Promise<string[]>;
   /** Everything whose key begins so; what cannot be read is told by its key. */
   readSome(prefix: string): Promise<{ found: [string, unknown][]; unreadable: string[] }>;
 }
@@ -111,6 +113,8 @@ async function write(
   }
 }
 
+const beginning = (prefix: string) => IDBKeyRange.bound(prefix, `${prefix}\uffff`);
+
 /** The part of localForage's instance that a driver reads. */
 interface Own {
   _config: { name: string; storeName: StoreName };
@@ -178,9 +182,12 @@ export const crockDriver = {
   setMany(this: Own, puts: readonly Put[]) {
     return put(this, puts);
   },
+  keysOf(this: Own, prefix: string) {
+    return ask(this, async (db, store) => (await db.getAllKeys(store, beginning(prefix))).map(String));
+  },
   readSome(this: Own, prefix: string) {
     return ask(this, async (db, store) => {
-      const range = IDBKeyRange.bound(prefix, `${prefix}\uffff`);
+      const range = beginning(prefix);
       const keys = (await db.getAllKeys(store, range)).map(String);
       try {
         const values: unknown[] = await db.getAll(store, range);

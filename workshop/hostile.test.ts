@@ -1,4 +1,4 @@
-import type { ChamberRecord } from "@/core/model";
+import { CHAMBER_VERSION, type ChamberRecord } from "@/core/model";
 import { recordWith } from "@/core/testing/build";
 import { hollinMill } from "@/demo";
 import { readBackup, writeBackup } from "./backup";
@@ -38,12 +38,25 @@ describe("what no record may be", () => {
       (r) => (r.roomSeries = { name: "x", seconds: [0, 60, 60], temperatures: [20, 21, 22] }),
       /^roomSeries › seconds › 2: Each time has to be later/,
     ],
+    [
+      "two recorded rooms",
+      (r) => {
+        r.roomSeries = { name: "x", seconds: [0, 60], temperatures: [20, 21] };
+        r.roomReadings = { series: "s", name: "x", rows: 2, span: 60, low: 20, high: 21 };
+      },
+      /^roomSeries: There are two recorded rooms/,
+    ],
+    [
+      "a recorded room without readings beside it",
+      (r) => (r.roomReadings = { series: "s", name: "x", rows: 2, span: 60, low: 20, high: 21 }),
+      /not in this file/,
+    ],
     ["a version of −1e308", (r) => (r.schemaVersion = -1e308), /of which version/],
     ["a version of 0", (r) => (r.schemaVersion = 0), /of which version/],
     ["half a version", (r) => (r.schemaVersion = 1.5), /of which version/],
     ["no version", (r) => delete r.schemaVersion, /of which version/],
     ["a version that is a word", (r) => (r.schemaVersion = "3"), /of which version/],
-    ["a version to come", (r) => (r.schemaVersion = 4), /newer Gentle Crock/],
+    ["a version to come", (r) => (r.schemaVersion = CHAMBER_VERSION + 1), /newer Gentle Crock/],
     ["a name that every object has", (r) => (r.id = "constructor"), /^id: This name is taken/],
     ["another that every object has", (r) => (r.id = "__proto__"), /^id: This name is taken/],
     ["the name of the preferences", (r) => (r.id = "preferences"), /^id: This name is that of the preferences/],

@@ -1,4 +1,4 @@
-export * from "./backup";
+export type { BackupContents } from "./backup";
 export * from "./store";
 export * from "./preferences";
 export * from "./keeping";

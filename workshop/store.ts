@@ -17,6 +17,7 @@ import { lookForLoss, markKept, type Loss } from "./kept";
 import { firstPreferences } from "./preferences";
 import { dropQuarantined, readAll, readOne, writeMany, type Quarantined } from "./storage";
 import { openLine, type Line } from "./tabs";
+import { movedOut, sweep } from "./tidy";
 import { troubleOf, type TroubleKind } from "./trouble";
 import { Writer } from "./writer";
 
@@ -158,6 +159,7 @@ export async function openWorkshop(): Promise<void> {
     });
     line.tell({ say: "here" });
     window.addEventListener("pagehide", () => line?.tell({ say: "leaving" }));
+    void tidy(records, quarantine.length + newer);
     window.addEventListener("pageshow", (e) => {
       if (!e.persisted) return;
       line?.tell({ say: "here" });
@@ -166,6 +168,17 @@ export async function openWorkshop(): Promise<void> {
     });
   } catch (error) {
     set({ status: "unavailable", trouble: troubleOf(error, "unopenable").kind });
+  }
+}
+
+/** What is done once the workshop stands open, and can wait: where it fails, the next opening does it. */
+async function tidy(found: readonly WorkshopRecord[], unread: number): Promise<void> {
+  try {
+    await sweep(found, unread, now());
+    for (const [before, after] of await movedOut(found, now()))
+      if (get().records[before.id] === before) place([{ id: before.id, before, after }], "after");
+  } catch {
+    // Everything can be read as it lies.
   }
 }
 

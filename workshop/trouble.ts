@@ -16,7 +16,7 @@ export class StoreTrouble extends Error {
     readonly kind: TroubleKind,
     cause?: unknown,
   ) {
-    super(cause instanceof Error ? cause.message : kind, { cause });
+    super(troubleWords[kind].title, { cause });
   }
 }
 

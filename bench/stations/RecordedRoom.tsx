@@ -2,11 +2,11 @@
 
 import { FileDown, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import { setSeries } from "@/core/chamber";
-import type { RoomSeries } from "@/core/model";
+import { setRecorded } from "@/core/chamber";
 import { celsius, printDuration, printTemperature, type Scale } from "@/core/quantity";
 import { pool, whyLost, type ReadProgress } from "@/workers";
 import { useActions, useChamber, usePreferences } from "../context";
+import { RecordedSpan } from "./RecordedSpan";
 
 /** So much of a table is looked at on the page itself, to show at once what is understood of it, bytes. */
 const GLANCE = 64 * 1024;
@@ -15,27 +15,28 @@ const SHOWN = 5;
 
 interface Reading {
   name: string;
-  /** The first readings as they are understood, or what is wrong with them; null until they have been looked at. */
-  glance: { seconds: number; temperature: number }[] | string | null;
+  /** The first readings as they are understood; null until they have been looked at, or where they cannot be understood. */
+  glance: { seconds: number; temperature: number }[] | null;
   progress: ReadProgress | null;
 }
 
 /** What the first lines of a table are understood as: the last of them may be cut in two, and is left out. */
-async function glanceAt(file: File, scale: Scale): Promise<Exclude<Reading["glance"], null>> {
+async function glanceAt(file: File, scale: Scale): Promise<Reading["glance"]> {
   // The package that reads it comes with its first use.
   const { readRoomCsv } = await import("@/core/formats");
   const text = await file.slice(0, GLANCE).text();
   const cut = file.size > GLANCE ? text.slice(0, text.lastIndexOf("\n") + 1) : text;
   const lines = cut.split("\n").slice(0, SHOWN + 2);
   const found = readRoomCsv(lines.join("\n"), file.name, scale);
-  if (!found.ok) return found.problem;
+  // The reading itself says what is wrong, and in which line.
+  if (!found.ok) return null;
   const { seconds, temperatures } = found.value;
   return seconds.slice(0, SHOWN).map((s, i) => ({ seconds: s, temperature: temperatures[i]! }));
 }
 
 /** A recorded room in the place of the daily swing: read from a table beside the page, with a look at it meanwhile. */
 export function RecordedRoom() {
-  const { roomSeries } = useChamber().chamber;
+  const { recorded } = useChamber().chamber;
   const { change } = useActions();
   const { scale } = usePreferences();
   const file = useRef<HTMLInputElement>(null);
@@ -60,7 +61,7 @@ export function RecordedRoom() {
     try {
       const progress = (told: unknown) => say({ progress: told as ReadProgress });
       const found = await pool.run("readRoom", { file: chosen, scale }, { signal, progress });
-      setProblem(found.ok ? change(setSeries(found.value), "recorded room") : found.problem);
+      setProblem(found.ok ? change(setRecorded(found.value), "recorded room") : found.problem);
     } catch (error) {
       if (signal.aborted) return;
       setProblem(`${chosen.name} could not be read: ${whyLost(error)}. Choose it once more.`);
@@ -74,14 +75,14 @@ export function RecordedRoom() {
 
   return (
     <div className="grid gap-2">
-      {roomSeries && !reading && <Said series={roomSeries} scale={scale} />}
+      {recorded && !reading && <RecordedSpan recorded={recorded} scale={scale} />}
       <div className="flex flex-wrap gap-2">
-        {roomSeries && !reading && (
-          <button type="button" className="key px-2" onClick={() => change(setSeries(null), "recorded room")}>
+        {recorded && !reading && (
+          <button type="button" className="key px-2" onClick={() => change(setRecorded(null), "recorded room")}>
             <X size={16} aria-hidden /> Back to the daily swing
           </button>
         )}
-        {!roomSeries && !reading && (
+        {!recorded && !reading && (
           <button type="button" className="key" onClick={() => file.current?.click()}>
             <FileDown size={18} aria-hidden /> Use a recorded room (CSV)
           </button>
@@ -101,7 +102,7 @@ export function RecordedRoom() {
             value={reading.progress?.share ?? 0}
             max={1}
           />
-          {Array.isArray(reading.glance) && (
+          {reading.glance && (
             <p className="quiet text-sm">
               It begins:{" "}
               {reading.glance
@@ -130,20 +131,9 @@ export function RecordedRoom() {
           {problem}
         </p>
       )}
-      {!roomSeries && !reading && (
+      {!recorded && !reading && (
         <p className="quiet text-sm">A column of times (hours or dates) and one of temperatures.</p>
       )}
     </div>
-  );
-}
-
-function Said({ series, scale }: { series: RoomSeries; scale: Scale }) {
-  const { name, seconds, temperatures } = series;
-  const show = (t: number) => printTemperature(celsius(t), scale);
-  return (
-    <p>
-      Recorded room <strong>{name}</strong>: {seconds.length} readings over {printDuration(seconds.at(-1)!)},{" "}
-      {show(Math.min(...temperatures))} to {show(Math.max(...temperatures))}.
-    </p>
   );
 }

@@ -11,14 +11,14 @@ export function RoomFields() {
   const { chamber } = useChamber();
   const preferences = usePreferences();
   const { scale } = preferences;
-  const { room, roomSeries } = chamber;
+  const { room, recorded } = chamber;
   const temperature = temperatureKind(scale, 0.1, 0.5);
   return (
     <>
       <Fields
         title="The room around it"
         note={
-          roomSeries
+          recorded
             ? "While a recorded room is in force, the coldest and warmest here are only used for sizing heater and cooling."
             : "Cold snaps and heat waves are placed on the trial\u2019s time line."
         }

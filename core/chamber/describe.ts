@@ -136,7 +136,7 @@ export function filled(record: ChamberRecord): Chamber {
   // The heaters' size follows from the loss, which does not depend on them.
   const bare: Chamber = {
     room,
-    roomSeries: record.roomSeries,
+    recorded: record.roomReadings ?? record.roomSeries,
     cabinet,
     thermal: fill(thermalDefaults(cabinet, first), record.thermal),
     heaters: [],

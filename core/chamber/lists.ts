@@ -4,7 +4,7 @@ import {
   type ChamberRecord,
   type DeviceRecord,
   type Happening,
-  type RoomSeries,
+  type RoomReadings,
 } from "../model";
 import { read, refuse, type Read } from "../quantity";
 import { contradictions } from "./tryEdits";
@@ -248,6 +248,7 @@ export const dropHappening =
   (r) => ({ ...r, happenings: r.happenings.filter((h) => h.id !== id) });
 export const dropAllHappenings: Change = (r) => ({ ...r, happenings: [] });
 
-export const setSeries =
-  (series: RoomSeries | null): Change =>
-  (r) => ({ ...r, roomSeries: series });
+/** Puts a recorded room in the place of the daily swing, or takes it away. */
+export const setRecorded =
+  (roomReadings: RoomReadings | null): Change =>
+  (r) => ({ ...r, roomReadings, roomSeries: null });

@@ -14,6 +14,7 @@ export function newChamber(id: string, name: string, now: string): ChamberRecord
     name,
     settled: [],
     room: {},
+    roomReadings: null,
     roomSeries: null,
     cabinet: {},
     thermal: {},

@@ -1,5 +1,6 @@
-import type { Chamber, Happening, Room, RoomSeries } from "../model";
+import type { Chamber, Happening, Room } from "../model";
 import { celsius, type Temperature } from "../quantity";
+import { readingsOf, type Readings } from "../series";
 
 const MONTH = 30 * 86_400;
 
@@ -18,19 +19,29 @@ export function roomTemperature(room: Room, seconds: number, startHour: number):
 
 export const meanRoom = (room: Room): Temperature => celsius((room.high + room.low) / 2);
 
-/** A recorded room at a moment, °C: straight lines between its points, its ends held before and after. */
-export function seriesTemperature({ seconds, temperatures }: RoomSeries, at: number): Temperature {
+type Recorded = NonNullable<Chamber["recorded"]>;
+
+const written = (recorded: Recorded): Readings =>
+  "series" in recorded ? readingsOf(recorded.series) : { seconds: recorded.seconds, values: recorded.temperatures };
+
+/**
+ * A recorded room at a moment, °C: straight lines between its points, its ends held before and after.
+ * @throws MissingReadings where they lie in a store and have not been laid out; RangeError beyond what has been
+ */
+export function recordedTemperature(recorded: Recorded, at: number): Temperature {
+  const { seconds, values, until = Infinity } = written(recorded);
+  if (at > until) throw new RangeError("A trial reaches further than the readings of its room have been laid out.");
   let low = 0;
   let high = seconds.length - 1;
-  if (at <= seconds[0]!) return temperatures[0]!;
-  if (at >= seconds[high]!) return temperatures[high]!;
+  if (at <= seconds[0]!) return celsius(values[0]!);
+  if (at >= seconds[high]!) return celsius(values[high]!);
   while (high - low > 1) {
     const middle = (low + high) >> 1;
     if (seconds[middle]! <= at) low = middle;
     else high = middle;
   }
   const share = (at - seconds[low]!) / (seconds[high]! - seconds[low]!);
-  return celsius(temperatures[low]! + share * (temperatures[high]! - temperatures[low]!));
+  return celsius(values[low]! + share * (values[high]! - values[low]!));
 }
 
 /** Weather comes and goes over some hours, s. */
@@ -49,13 +60,13 @@ export function weatherAt(happenings: readonly Happening[], at: number): number 
   return sum;
 }
 
-type Around = Pick<Chamber, "room" | "roomSeries" | "happenings">;
+type Around = Pick<Chamber, "room" | "recorded" | "happenings">;
 
 /** The air around the box at a moment, °C: recorded or daily swing and season, with its weather. */
-export const aroundAt = ({ room, roomSeries, happenings }: Around, seconds: number, startHour: number): number =>
-  (roomSeries ? seriesTemperature(roomSeries, seconds) : roomTemperature(room, seconds, startHour)) +
+export const aroundAt = ({ room, recorded, happenings }: Around, seconds: number, startHour: number): number =>
+  (recorded ? recordedTemperature(recorded, seconds) : roomTemperature(room, seconds, startHour)) +
   weatherAt(happenings, seconds);
 
 /** Whether one day of the room is like every other, so that a day of it is enough. */
-export const isDaily = ({ room, roomSeries, happenings }: Around): boolean =>
-  room.monthly === 0 && roomSeries === null && !happenings.some((h) => h.kind === "weather");
+export const isDaily = ({ room, recorded, happenings }: Around): boolean =>
+  room.monthly === 0 && recorded === null && !happenings.some((h) => h.kind === "weather");

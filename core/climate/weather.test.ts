@@ -1,6 +1,6 @@
 import type { Happening, RoomSeries } from "../model";
 import { celsius, kelvins } from "../quantity";
-import { aroundAt, isDaily, roomTemperature, seriesTemperature, weatherAt } from ".";
+import { aroundAt, isDaily, roomTemperature, recordedTemperature, weatherAt } from ".";
 
 const HOUR = 3600;
 const DAY = 24 * HOUR;
@@ -17,7 +17,7 @@ describe("a recorded room", () => {
     [200, 10],
     [300, 0],
     [9999, 0],
-  ])("at %d s is %d °C", (at, t) => expect(seriesTemperature(series, at)).toBeCloseTo(t, 12));
+  ])("at %d s is %d °C", (at, t) => expect(recordedTemperature(series, at)).toBeCloseTo(t, 12));
 });
 
 describe("season and weather", () => {
@@ -49,7 +49,7 @@ describe("season and weather", () => {
     expect(weatherAt([short], DAY + HOUR)).toBeCloseTo(-4, 9);
   });
   it("is laid over swing and series alike, and only a plain day repeats", () => {
-    const around = { room, roomSeries: null, happenings: [snap] };
+    const around = { room, recorded: null, happenings: [snap] };
     expect(aroundAt(around, DAY + 12 * HOUR, 3)).toBeCloseTo(20 - 8, 9);
     expect(isDaily(around)).toBe(false);
     expect(isDaily({ ...around, happenings: [] })).toBe(true);

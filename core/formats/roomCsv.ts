@@ -1,9 +1,9 @@
 import Papa from "papaparse";
-import type { RoomSeries } from "../model";
+import { recordedLimits, type RoomSeries } from "../model";
 import { celsius, fromScale, read, refuse, type Read, type Scale } from "../quantity";
 
-/** From so many rows on they are thinned evenly: a room does not move faster than that. */
-const MOST = 4000;
+/** Most readings of a recorded room: ten years at twenty seconds. */
+const MOST = 16_000_000;
 const HOUR = 3600;
 
 const timeWords = /time|date|zeit|hour|stunde|uhr|moment/i;
@@ -63,7 +63,7 @@ const SAMPLE = 20_000;
 /**
  * Reads a recorded room from a table piece by piece, so that a long one need not be held as a whole: one column of times
  * (hours, or dates with clock times) and one of temperatures. The first time becomes the start of the trial. Says in
- * which line something is wrong; nothing is taken by halves. A long record is thinned evenly as it comes.
+ * which line something is wrong.
  */
 export class RoomReader {
   private columns: Columns | null = null;
@@ -71,22 +71,18 @@ export class RoomReader {
   private line = 0;
   /** The line that names the columns has gone by. */
   private headed = false;
-  /** Rows taken so far, kept or not. */
+  /** Readings taken so far. */
   rows = 0;
   private start = NaN;
   private last = -Infinity;
-  /** Every how manyth row is kept: twice as many as soon as they are too many. */
-  private every = 1;
-  private seconds: number[] = [];
-  private temperatures: RoomSeries["temperatures"] = [];
 
   /**
-   * @param name of the record
    * @param scale of the temperatures where the heading does not say it
+   * @param keep gets each reading: s from the first, °C
    */
   constructor(
-    private readonly name: string,
     private readonly scale: Scale,
+    private readonly keep: (seconds: number, temperature: number) => void,
   ) {}
 
   /** Takes a piece of the table; a sentence comes back where something in it is wrong. */
@@ -104,17 +100,16 @@ export class RoomReader {
     return this.take(whole);
   }
 
-  /** The table is at its end. */
-  finish(): Read<RoomSeries> {
+  /** The table is at its end; a sentence comes back where something in it is wrong. */
+  finish(): string | null {
     if (!this.columns) {
       const found = columnsOf(this.rest, this.scale);
-      if (!found.ok) return refuse(found.problem);
+      if (!found.ok) return found.problem;
       this.columns = found.value;
     }
     const problem = this.take(this.rest);
-    if (problem) return refuse(problem);
-    if (this.seconds.length < 2) return refuse("This table has fewer than two rows of readings.");
-    return read({ name: this.name.slice(0, 80), seconds: this.seconds, temperatures: this.temperatures });
+    if (problem) return problem;
+    return this.rows < 2 ? "This table has fewer than two rows of readings." : null;
   }
 
   private take(text: string): string | null {
@@ -142,31 +137,30 @@ export class RoomReader {
     const t = number(temperatureText);
     if (Number.isNaN(t)) return `Line ${line}: \u201c${temperatureText}\u201d is no temperature.`;
     const inC = fromScale(t, scale);
-    if (inC < -60 || inC > 80)
+    if (inC < recordedLimits.low || inC > recordedLimits.high)
       return `Line ${line}: ${t} ${scale === "F" ? "°F" : "°C"} is no temperature of a room. Is the scale right?`;
     if (this.rows === 0) this.start = time;
     const at = time - this.start;
-    if (at < this.last || (at === this.last && this.every === 1))
+    if (at <= this.last)
       return `Line ${line}: its time is not later than the one before. Sort the table by time first.`;
-    const kept = this.rows++ % this.every === 0 && at > this.last;
+    if (at > recordedLimits.longest)
+      return `Line ${line}: it is more than ten years after the first. Is the time right?`;
+    if (this.rows >= MOST)
+      return `Line ${line}: these are more than ${MOST.toLocaleString("en")} readings. Take a shorter part of the table.`;
     this.last = at;
-    if (!kept) return null;
-    this.seconds.push(at);
-    this.temperatures.push(celsius(inC));
-    if (this.seconds.length >= MOST) this.halve();
+    this.rows++;
+    this.keep(at, inC);
     return null;
-  }
-
-  private halve(): void {
-    this.every *= 2;
-    this.seconds = this.seconds.filter((_, i) => i % 2 === 0);
-    this.temperatures = this.temperatures.filter((_, i) => i % 2 === 0);
   }
 }
 
-/** The same of a table that is at hand as a whole. */
+/** The same of a short table that is at hand as a whole. */
 export function readRoomCsv(text: string, name: string, scale: Scale): Read<RoomSeries> {
-  const reader = new RoomReader(name, scale);
-  const problem = reader.push(text);
-  return problem ? refuse(problem) : reader.finish();
+  const series: RoomSeries = { name: name.slice(0, 80), seconds: [], temperatures: [] };
+  const reader = new RoomReader(scale, (seconds, temperature) => {
+    series.seconds.push(seconds);
+    series.temperatures.push(celsius(temperature));
+  });
+  const problem = reader.push(text) ?? reader.finish();
+  return problem ? refuse(problem) : read(series);
 }

@@ -53,14 +53,32 @@ export type HappeningKind = Happening["kind"];
 /** Ten years, s. */
 const LONGEST_SERIES = 10 * 366 * 86_400;
 
-/** A recorded room: seconds from the start of the trial and °C, in the order of time. */
+const roomName = z.string().check(z.maxLength(80));
+const roomField = temperatureField(-60, 80);
+/** Coldest and warmest that a recorded room may be, °C, and its longest, s. */
+export const recordedLimits = { low: -60, high: 80, longest: LONGEST_SERIES } as const;
+
+/** A recorded room whose readings lie in the store of series: what is said of it without reading them. */
+export const roomReadings = z.strictObject({
+  /** Its name in that store; the series is finished, and never changes. */
+  series: idField,
+  name: roomName,
+  rows: z.int().check(z.minimum(2)),
+  /** From the first reading to the last, s. */
+  span: z.number().check(z.minimum(0), z.maximum(LONGEST_SERIES)),
+  low: roomField,
+  high: roomField,
+});
+export type RoomReadings = z.infer<typeof roomReadings>;
+
+/** A recorded room written out: seconds from the start of the trial and °C, in the order of time. */
 export const roomSeries = z
   .strictObject({
-    name: z.string().check(z.maxLength(80)),
+    name: roomName,
     seconds: z
       .array(z.number().check(z.minimum(0), z.maximum(LONGEST_SERIES)))
       .check(z.minLength(2), z.maxLength(20_000)),
-    temperatures: z.array(temperatureField(-60, 80)).check(z.minLength(2), z.maxLength(20_000)),
+    temperatures: z.array(roomField).check(z.minLength(2), z.maxLength(20_000)),
   })
   .check(
     z.superRefine(({ seconds, temperatures }, context) => {

@@ -10,7 +10,7 @@ export interface RecordKind {
   steps: LiftSteps;
   /** How a backup and a message name such a record. */
   says: (record: { name?: unknown }) => string;
-  /** Keys in the store of series that are its own: deleted with it, and put into a backup with it. */
+  /** Series that it speaks of: they are put into a backup with it, and swept when no record speaks of them any more. */
   takes: (record: WorkshopRecord) => readonly string[];
 }
 
@@ -23,7 +23,7 @@ export const recordKinds: Readonly<Record<WorkshopRecord["kind"], RecordKind>> =
     version: CHAMBER_VERSION,
     steps: chamberSteps,
     says: (record) => named(record) || "A chamber without a name",
-    takes: nothing,
+    takes: (record) => (record.kind === "chamber" && record.roomReadings ? [record.roomReadings.series] : []),
   },
   preferences: {
     schema: preferencesRecord,

@@ -141,10 +141,13 @@ function toThree(raw: RawRecord): RawRecord {
   };
 }
 
+/** Version 4: the readings of a recorded room lie beside the records. */
+const toFour = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 4, roomReadings: null });
+
 /** One step each, from a version to the next. */
 export type LiftSteps = Readonly<Record<number, (raw: RawRecord) => RawRecord>>;
 
-export const chamberSteps: LiftSteps = { 1: toTwo, 2: toThree };
+export const chamberSteps: LiftSteps = { 1: toTwo, 2: toThree, 3: toFour };
 export const preferencesSteps: LiftSteps = {
   1: (raw) => ({ ...raw, schemaVersion: 2, quickTrialDays: 1 }),
   2: (raw) => ({ ...raw, schemaVersion: 3 }),

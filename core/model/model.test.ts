@@ -8,7 +8,7 @@ import {
   EditRefused,
   fill,
   preferencesRecord,
-  CHAMBER_VERSION,
+  PREFERENCES_VERSION,
   sectionShapes,
   sparse,
   storedValue,
@@ -82,7 +82,7 @@ describe("records", () => {
     const preferences = {
       id: "preferences",
       kind: "preferences",
-      schemaVersion: CHAMBER_VERSION,
+      schemaVersion: PREFERENCES_VERSION,
       revision: 0,
       updatedAt: "2026-01-01T00:00:00.000Z",
       demo: false,

@@ -1,14 +1,14 @@
 import * as z from "zod/mini";
 import { idField, nameField, sparse } from "./fields";
-import { happening, roomSeries } from "./happenings";
+import { happening, roomReadings, roomSeries } from "./happenings";
 import { brokenReferences } from "./references";
 import { sectionShapes as shapes } from "./sections";
 
 /** Version of each kind of record's form: each has its own steps (kinds.ts). */
-export const CHAMBER_VERSION = 3;
+export const CHAMBER_VERSION = 4;
 export const PREFERENCES_VERSION = 3;
 /** Version of the file that a workshop is exported to. */
-export const BACKUP_VERSION = 3;
+export const BACKUP_VERSION = 4;
 /** Version of the default values: it rises when a default changes, so that a record knows what it was filled with. */
 export const DEFAULTS_VERSION = 2;
 
@@ -59,7 +59,11 @@ export const chamberFieldsOf = (part: typeof sparse) =>
     /** Stations that the person has looked at and found right. */
     settled: z.array(z.enum(stations)),
     room: part(shapes.room),
-    /** A recorded room in the place of the daily swing; null where there is none. */
+    /**
+     * A recorded room in the place of the daily swing; null where there is none. Its readings lie in the store of series
+     * (`roomReadings`), or in the record itself: so it was up to form 3, and so a script hands it in.
+     */
+    roomReadings: z.nullable(roomReadings),
     roomSeries: z.nullable(roomSeries),
     cabinet: part(shapes.cabinet),
     thermal: part(shapes.thermal),
@@ -106,6 +110,8 @@ export const chamberRecord = chamberFields.check(
   z.superRefine((record, context) => {
     if (record.id === PREFERENCES_ID)
       context.addIssue({ code: "custom", path: ["id"], message: "This name is that of the preferences." });
+    if (record.roomReadings && record.roomSeries)
+      context.addIssue({ code: "custom", path: ["roomSeries"], message: "There are two recorded rooms. Leave one." });
     for (const { path, message } of brokenReferences(record)) context.addIssue({ code: "custom", path, message });
   }),
 );
@@ -133,11 +139,22 @@ export const workshopRecord = z.discriminatedUnion("kind", [chamberRecord, prefe
 export type WorkshopRecord = z.infer<typeof workshopRecord>;
 
 export const BACKUP_FORMAT = "gentle-crock-workshop";
+/** A series of readings as a backup speaks of it. */
+export const backupSeries = z.strictObject({
+  id: idField,
+  columns: z
+    .array(z.strictObject({ name: z.string().check(z.maxLength(80)), unit: z.enum(["degC", "percent"]) }))
+    .check(z.minLength(1), z.maxLength(8)),
+  blocks: z.int().check(z.minimum(1), z.maximum(4000)),
+});
+export type BackupSeries = z.infer<typeof backupSeries>;
 /** The file that a whole workshop is exported to; its JSON Schema is published in public/schema/. */
 export const backupFile = z.strictObject({
   format: z.literal(BACKUP_FORMAT),
   version: z.literal(BACKUP_VERSION),
   exportedAt: z.iso.datetime(),
   records: z.array(workshopRecord),
+  /** Series that the records speak of, each block in a file of its own beside this one in the archive. */
+  series: z.array(backupSeries),
 });
 export type BackupFile = z.infer<typeof backupFile>;

@@ -1,7 +1,7 @@
 import type * as z from "zod/mini";
 import { cabinetShape, roomShape, thermalShape } from "./box";
 import { coolerShape, fanShape, heaterShape, lightShape } from "./devices";
-import type { Happening, RoomSeries } from "./happenings";
+import type { Happening, RoomReadings, RoomSeries } from "./happenings";
 import { bandShape, productShape, vesselShape } from "./load";
 import { programShape, stageShape } from "./program";
 import { probeShape, settingsShape, unitShape } from "./unit";
@@ -77,7 +77,8 @@ export interface Controller {
 /** A chamber with every value filled in, but for the settings: what the network is built from. */
 export interface Chamber {
   room: Room;
-  roomSeries: RoomSeries | null;
+  /** What is in the place of the daily swing. */
+  recorded: RoomReadings | RoomSeries | null;
   cabinet: Cabinet;
   thermal: Thermal;
   heaters: PlacedHeater[];

@@ -110,11 +110,11 @@ function smallerBatch({ plan: { chamber } }: Setup, { judged }: BindingConstrain
 
 /** Another place for the box. A recorded room cannot be argued with. */
 function betterRoom(
-  { room, roomSeries }: Chamber,
+  { room, recorded }: Chamber,
   target: number,
   constraint: BindingConstraint,
 ): PossibleRelaxation[] {
-  if (roomSeries) return [];
+  if (recorded) return [];
   const warm = constraint.cause === "warm";
   const whole = (t: number) => celsius(warm ? Math.floor(t) : Math.ceil(t));
   return [1, 2].flatMap((rung): PossibleRelaxation[] => {

@@ -36,7 +36,7 @@ function under(chamber: Chamber, stage: Named<Stage>, name: SeasonName, room: Te
     chamber: {
       ...chamber,
       room: { ...chamber.room, low: room, high: room, monthly: kelvins(0) },
-      roomSeries: null,
+      recorded: null,
       happenings: [],
       // One stage that does not end.
       stages: [{ ...stage, ends: [], latest: 0, rampBy: kelvins(0) }],

@@ -1,5 +1,5 @@
 import { buildNetwork, type Network } from "../chamber";
-import { aroundAt, isDaily, seriesTemperature } from "../climate";
+import { aroundAt, isDaily, recordedTemperature } from "../climate";
 import { freshOutlet, NO_READING, powerUp } from "../controller";
 import { freshCooler, freshHeater } from "../device";
 import { modelOf } from "../product";
@@ -62,7 +62,7 @@ export function replay(watcher: Watcher, state: RunState, { from, count, x, stri
 }
 
 type Around = Pick<TrialInput, "dt" | "startHour"> &
-  Pick<TrialInput["chamber"], "room" | "roomSeries" | "happenings"> & { steps: number };
+  Pick<TrialInput["chamber"], "room" | "recorded" | "happenings"> & { steps: number };
 
 /** A room mostly repeats itself daily, and a cosine a step would not be free. */
 const roomByStep = memo((around: Around) => {
@@ -78,10 +78,10 @@ const roomByStep = memo((around: Around) => {
 export function startRun(input: TrialInput): Run {
   const { chamber } = input;
   const network = buildNetwork(chamber);
-  const { room, roomSeries } = chamber;
+  const { room, recorded } = chamber;
   const weather = chamber.happenings.filter((h) => h.kind === "weather");
-  const around = { room, roomSeries, happenings: weather };
-  const start = roomSeries ? seriesTemperature(roomSeries, 0) : aroundAt(around, 0, input.startHour);
+  const around = { room, recorded, happenings: weather };
+  const start = recorded ? recordedTemperature(recorded, 0) : aroundAt(around, 0, input.startHour);
   const n = network.nodes.length;
   const x = paddedVector(n).fill(start, 0, n);
   network.shells.forEach((parts, v) => parts.forEach(({ node }) => (x[node] = chamber.vessels[v]!.startTemperature)));

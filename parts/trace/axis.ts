@@ -24,13 +24,13 @@ export function axisTicks([low, high]: Pair, count: number): number[] {
 }
 
 /** Distances of ticks in time, h: whole days, and parts of a day that people read off a clock. */
-const timeSteps = [1 / 12, 1 / 6, 0.25, 0.5, 1, 2, 3, 6, 12, 24, 48, 120, 240] as const;
+const timeSteps = [1 / 12, 1 / 6, 0.25, 0.5, 1, 2, 3, 6, 12, 24, 48, 120, 240, 480, 960, 2400] as const;
 /** Least distance of two ticks, px. */
 const APART = 74;
 
 /** Even clock times within a stretch, thinned so that their labels have room, in hours from the start. */
 export function timeTicks(from: number, to: number, startHour: number, width: number): number[] {
-  const step = timeSteps.find((s) => (width * s) / (to - from) >= APART) ?? 480;
+  const step = timeSteps.find((s) => (width * s) / (to - from) >= APART) ?? 12_000;
   const ticks: number[] = [];
   for (let k = Math.ceil((from + startHour) / step - 1e-9); k * step - startHour <= to + 1e-9; k++)
     ticks.push(k * step - startHour);

@@ -5,5 +5,6 @@ import dynamic from "next/dynamic";
 // The charts come after the page: what is said and keyed in need not wait for them.
 export const TraceChart = dynamic(() => import("./TraceChart").then((m) => m.TraceChart), { ssr: false });
 export const InsetChart = dynamic(() => import("./InsetChart").then((m) => m.InsetChart), { ssr: false });
+export const SpanChart = dynamic(() => import("./SpanChart").then((m) => m.SpanChart), { ssr: false });
 export { sayTrial } from "./say";
 export * from "./view";
