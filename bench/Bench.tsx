@@ -272,9 +272,9 @@ function useShown(
   stageId: string | null,
   unitId: string | null,
 ): BenchTrial {
-  const { answer, of: asked, busy, failed, count, again } = live;
+  const { answer, of: asked, busy, failed, count, round, again } = live;
   return useMemo((): BenchTrial => {
-    const shown = { answer, of: asked, busy, failed, count, again };
+    const shown = { answer, of: asked, busy, failed, count, round, again };
     const rest = { live: shown, effects, kept, trying, verdicts: answer?.verdicts ?? NO_VERDICTS };
     if (!answer || !asked) return { ...rest, of: null, result: null, metrics: null, judged: "product" };
     const looked = lookedAt(answer.plan, stageId, unitId);
@@ -287,7 +287,7 @@ function useShown(
       metrics: result?.metrics.find((m) => m.judged === looked.control.holds) ?? result?.metrics[0] ?? null,
       judged: first ? judgedName(first, looked.chamber.vessels) : looked.stage.of,
     };
-  }, [answer, asked, busy, failed, count, again, effects, kept, trying, stageId, unitId]);
+  }, [answer, asked, busy, failed, count, round, again, effects, kept, trying, stageId, unitId]);
 }
 const NO_VERDICTS: Verdict[] = [];
 

@@ -22,6 +22,8 @@ export interface LiveTrial {
   failed: string | null;
   /** Answers so far. */
   count: number;
+  /** From the question to its answer, on the page, ms. */
+  round: number;
   /** Asks once more, after it has failed. */
   again: () => void;
 }
@@ -38,6 +40,7 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
     of: null,
     failed: null,
     count: 0,
+    round: 0,
   });
   const next = useRef<Question | null>(null);
   const latest = useRef<Question | null>(null);
@@ -64,9 +67,11 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
         while (next.current) {
           const question = next.current;
           next.current = null;
+          const asked = performance.now();
           try {
             const answer = await pool.run("trial", question, { lane: "screen" });
-            if (alive.current) setLive((l) => ({ answer, of: question, failed: null, count: l.count + 1 }));
+            const round = performance.now() - asked;
+            if (alive.current) setLive((l) => ({ answer, of: question, failed: null, count: l.count + 1, round }));
           } catch (error) {
             if (alive.current) setLive((l) => ({ ...l, failed: whyLost(error) }));
           }

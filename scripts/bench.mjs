@@ -3,6 +3,7 @@ import { chromium as browserType } from "@playwright/test";
 import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
+import { benchRooms } from "./bench-room.mjs";
 import { chromium } from "./chromium.mjs";
 import { install, node, root, serve } from "./run.mjs";
 
@@ -51,6 +52,17 @@ try {
   console.log(
     `JavaScript of the bench: first load ${sum(isFirst).toFixed(0)} kB compressed, charts and worker after it ${sum((u) => !isFirst(u)).toFixed(0)} kB`,
   );
+  const shelf = await fetch(`http://127.0.0.1:${port}/`).then((r) => r.text());
+  const ofShelf = [...new Set([...shelf.matchAll(/\/_next\/[^"'\\]+?\.js/g)].map(([path]) => path))];
+  const sizes = await Promise.all(
+    ofShelf.map(
+      async (path) =>
+        gzipSync(Buffer.from(await fetch(`http://127.0.0.1:${port}${path}`).then((r) => r.arrayBuffer()))).length,
+    ),
+  );
+  console.log(
+    `JavaScript of the Shelf: first load ${(sizes.reduce((a, b) => a + b, 0) / 1000).toFixed(0)} kB compressed`,
+  );
 
   /** From a key on the setpoint's handle to the frame after the new trace, n times. */
   const moves = (n) =>
@@ -74,27 +86,41 @@ try {
         handle.dispatchEvent(
           new KeyboardEvent("keydown", { key: i % 2 ? "ArrowDown" : "ArrowUp", bubbles: true, cancelable: true }),
         );
-        spans.push((await drawn) - start);
+        const whole = (await drawn) - start;
+        // Of the worker plan, trial and verdicts; on the page from the question to its answer.
+        const [plan, trial, verdicts, round] = section.dataset.took.split(" ").map(Number);
+        spans.push({ whole, plan, trial, verdicts, message: round - plan - trial - verdicts, drawing: whole - round });
         await new Promise((resolve) => setTimeout(resolve, 300));
       }
       return spans;
     }, n);
+  /** What the moves of a handle took, in parts. */
+  const say = (what, spans) => {
+    const of = (part, q) =>
+      quantile(
+        spans.map((s) => s[part]),
+        q,
+      );
+    const parts = ["plan", "trial", "verdicts", "message", "drawing"].map((part) => `${part} ${ms(of(part, 0.5))}`);
+    console.log(
+      `Handle to new trace, ${what}: median ${ms(of("whole", 0.5))}, 95th percentile ${ms(of("whole", 0.95))} (${parts.join(", ")})`,
+    );
+  };
   await moves(5);
-  const spans = await moves(40);
-  console.log(
-    `Handle to new trace, 7 days: median ${ms(quantile(spans, 0.5))}, 95th percentile ${ms(quantile(spans, 0.95))} (40 moves)`,
-  );
+  say("larder-cabinet, 7 days", await moves(40));
 
   for (const id of ["picnic-box", "warm-cupboard", "stockpot", "smokehouse", "curing-cabinet", "mash-kettle"]) {
     await page.goto(`http://127.0.0.1:${port}/bench?c=demo-${id}&at=settings`);
     await settled();
     await moves(3);
-    const own = await moves(15);
+    const own = await moves(20);
     const length = await page.getByLabel("Length of the trial").locator("option:checked").innerText();
-    console.log(
-      `Handle to new trace, ${id}, ${length}: median ${ms(quantile(own, 0.5))}, 95th percentile ${ms(quantile(own, 0.95))}`,
-    );
+    say(`${id}, ${length}`, own);
   }
+  await page.goto(`http://127.0.0.1:${port}/bench?c=demo-larder-cabinet&at=box`);
+  await settled();
+  await benchRooms(page);
+  await page.getByRole("button", { name: "Back to the daily swing" }).click();
   await page.goto(`http://127.0.0.1:${port}/bench?c=demo-larder-cabinet&at=settings`);
   await settled();
   await page.getByLabel("Length of the trial").selectOption("30 days");
@@ -102,7 +128,8 @@ try {
   const took = [];
   for (let i = 0; i < 12; i++) {
     await moves(1);
-    took.push(Number(await panel.getAttribute("data-took")));
+    const [plan, trial, verdicts] = (await panel.getAttribute("data-took")).split(" ").map(Number);
+    took.push(plan + trial + verdicts);
   }
   console.log(
     `30-day trial at 5 s steps in the worker, plan and verdicts included: median ${ms(quantile(took, 0.5))}, fastest ${ms(Math.min(...took))}`,
@@ -167,6 +194,21 @@ try {
     answers.push(performance.now() - start);
   }
   console.log(`Door: a 7-day trial in ${ms(quantile(answers, 0.5))} (median), ${ms(Math.max(...answers))} (slowest)`);
+  const heavy = Array.from({ length: 10 }, () => call("recommendation", { chamber: {} }));
+  await new Promise((resolve) => setTimeout(resolve, 500));
+  const light = [];
+  let searching = true;
+  void Promise.all(heavy).finally(() => (searching = false));
+  while (searching && light.length < 40) {
+    const start = performance.now();
+    await call("settings", { chamber: {} });
+    light.push(performance.now() - start);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  const searched = await Promise.all(heavy);
+  console.log(
+    `Door: a light call beside ten searches in ${ms(quantile(light, 0.5))} (median of ${light.length}), ${ms(Math.max(...light))} (slowest); searches answered: ${searched.filter((s) => s.status === 200).length} of 10`,
+  );
   const crowd = performance.now();
   const many = await Promise.all(Array.from({ length: 200 }, () => call("trial", { chamber: {} })));
   const count = (status) => many.filter((m) => m.status === status).length;
@@ -180,3 +222,4 @@ try {
 node(["scripts/ts.mjs", "scripts/bench-boxes.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-advice.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-odex.ts"]);
+node(["scripts/ts.mjs", "scripts/bench-series.ts"]);

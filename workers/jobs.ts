@@ -40,8 +40,8 @@ export interface TrialAnswer {
   plan: Plan;
   trial: Trial;
   verdicts: Verdict[];
-  /** Milliseconds spent computing. */
-  took: number;
+  /** Milliseconds spent on each part of it. */
+  took: { plan: number; trial: number; verdicts: number };
 }
 
 /** How far the reading of a table is. */
@@ -73,13 +73,14 @@ const kept = new Map<string, Kept>();
 const MOST_KEPT = 3;
 const keyOf = (record: ChamberRecord, days: number) => `${days}|${JSON.stringify(record)}`;
 
-function* run(record: ChamberRecord, days: number): Work<KeptRun & { plan: Plan }> {
+function* run(record: ChamberRecord, days: number): Work<KeptRun & { plan: Plan; planned: number }> {
   yield readingsFor(record);
   const plan = planOf(record);
+  const planned = performance.now();
   const done = yield* trialSteps(trialOf(plan, days));
   if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!);
   kept.set(keyOf(record, days), { run: done.run, checkpoints: done.checkpoints });
-  return { ...done, plan };
+  return { ...done, plan, planned };
 }
 
 const buffersOf = ({ low, high, layers, heat, cold, alarm }: Trace): ArrayBuffer[] =>
@@ -98,9 +99,11 @@ export const helper: Helper = {
 export const jobs = {
   *trial({ record, days, scale }: { record: ChamberRecord; days: number; scale: Scale }): Work<TrialAnswer> {
     const started = performance.now();
-    const { trial, plan } = yield* run(record, days);
+    const { trial, plan, planned } = yield* run(record, days);
+    const ran = performance.now();
     const verdicts = judge(plan, trial, scale);
-    return transfer({ plan, trial, verdicts, took: performance.now() - started }, buffersOf(trial.trace));
+    const took = { plan: planned - started, trial: ran - planned, verdicts: performance.now() - ran };
+    return transfer({ plan, trial, verdicts, took }, buffersOf(trial.trace));
   },
 
   /** A stretch of a chamber's trial in bins of its own. */

@@ -54,7 +54,7 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialP
       role={full ? "dialog" : undefined}
       className={`bg-base-100 border-base-content grid grid-cols-1 grid-rows-[auto_1fr] border-t-2 outline-none ${height} ${full ? "overflow-y-auto" : "overflow-hidden"}`}
       data-trial={live.answer ? live.count : "none"}
-      data-took={live.answer?.took}
+      data-took={live.answer && [...Object.values(live.answer.took), live.round].map((t) => t.toFixed(1)).join(" ")}
       data-busy={live.busy}
     >
       <TrialBar {...{ size, onSize, near, onNear, narrow }} />

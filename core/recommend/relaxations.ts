@@ -109,11 +109,7 @@ function smallerBatch({ plan: { chamber } }: Setup, { judged }: BindingConstrain
 }
 
 /** Another place for the box. A recorded room cannot be argued with. */
-function betterRoom(
-  { room, recorded }: Chamber,
-  target: number,
-  constraint: BindingConstraint,
-): PossibleRelaxation[] {
+function betterRoom({ room, recorded }: Chamber, target: number, constraint: BindingConstraint): PossibleRelaxation[] {
   if (recorded) return [];
   const warm = constraint.cause === "warm";
   const whole = (t: number) => celsius(warm ? Math.floor(t) : Math.ceil(t));
