@@ -19,7 +19,13 @@ describe("one step of the kernel", () => {
       multiply(matrix(rows), matrix(start)),
       matrix(Array.from(fixed, (f, i) => f + gain[i]! * room)),
     ) as Matrix<number>;
-    takeStep(padded(phi, n), x, paddedVector(n), fixed, gain, room);
+    // From one row of a table to the next, and in its own place: the same to the last bit.
+    const table = new Float64Array(3 * x.length);
+    table.set(x, x.length);
+    takeStep(padded(phi, n), table, x.length, table, 2 * x.length, paddedVector(n), fixed, gain, room);
+    takeStep(padded(phi, n), x, 0, x, 0, paddedVector(n), fixed, gain, room);
+    expect(table.subarray(2 * x.length)).toEqual(x);
+    expect(table.subarray(0, x.length).every((value) => value === 0)).toBe(true);
     (expected.toArray() as number[]).forEach((value, i) => expect(x[i]).toBeCloseTo(value, 10));
     expect(x.subarray(n).every((value) => value === 0)).toBe(true);
   });

@@ -23,20 +23,23 @@ function takeOne(
   p: Float64Array,
   n: number,
   x: Float64Array,
+  from: number,
+  into: Float64Array,
+  to: number,
   fixed: Float64Array,
   gain: Float64Array,
   room: number,
 ): void {
-  const x0 = x[0]!;
-  const x1 = x[1]!;
-  const x2 = x[2]!;
-  const x3 = x[3]!;
-  const x4 = x[4]!;
-  const x5 = x[5]!;
-  const x6 = x[6]!;
-  const x7 = x[7]!;
+  const x0 = x[from]!;
+  const x1 = x[from + 1]!;
+  const x2 = x[from + 2]!;
+  const x3 = x[from + 3]!;
+  const x4 = x[from + 4]!;
+  const x5 = x[from + 5]!;
+  const x6 = x[from + 6]!;
+  const x7 = x[from + 7]!;
   for (let i = 0, at = 0; i < n; i++, at += BLOCK)
-    x[i] =
+    into[to + i] =
       fixed[i]! +
       gain[i]! * room +
       (p[at]! * x0 + p[at + 1]! * x1 + p[at + 2]! * x2 + p[at + 3]! * x3) +
@@ -48,28 +51,31 @@ function takeTwo(
   p: Float64Array,
   n: number,
   x: Float64Array,
+  from: number,
+  into: Float64Array,
+  to: number,
   fixed: Float64Array,
   gain: Float64Array,
   room: number,
 ): void {
-  const x0 = x[0]!;
-  const x1 = x[1]!;
-  const x2 = x[2]!;
-  const x3 = x[3]!;
-  const x4 = x[4]!;
-  const x5 = x[5]!;
-  const x6 = x[6]!;
-  const x7 = x[7]!;
-  const x8 = x[8]!;
-  const x9 = x[9]!;
-  const x10 = x[10]!;
-  const x11 = x[11]!;
-  const x12 = x[12]!;
-  const x13 = x[13]!;
-  const x14 = x[14]!;
-  const x15 = x[15]!;
+  const x0 = x[from]!;
+  const x1 = x[from + 1]!;
+  const x2 = x[from + 2]!;
+  const x3 = x[from + 3]!;
+  const x4 = x[from + 4]!;
+  const x5 = x[from + 5]!;
+  const x6 = x[from + 6]!;
+  const x7 = x[from + 7]!;
+  const x8 = x[from + 8]!;
+  const x9 = x[from + 9]!;
+  const x10 = x[from + 10]!;
+  const x11 = x[from + 11]!;
+  const x12 = x[from + 12]!;
+  const x13 = x[from + 13]!;
+  const x14 = x[from + 14]!;
+  const x15 = x[from + 15]!;
   for (let i = 0, at = 0; i < n; i++, at += 2 * BLOCK)
-    x[i] =
+    into[to + i] =
       fixed[i]! +
       gain[i]! * room +
       (p[at]! * x0 +
@@ -91,36 +97,40 @@ function takeTwo(
 }
 
 /**
- * One step in place: x ← Φ·x + fixed + gain·room.
- * @param x padded with zeros to whole blocks
- * @param next scratch space of the same length
+ * One step: Φ·x + fixed + gain·room.
+ * @param x holds the state from `from` on, padded with zeros to whole blocks
+ * @param into gets the next state from `to` on; it may be the same place
+ * @param next scratch space for a state
  */
 export function takeStep(
   { n, stride, values: p }: Padded,
   x: Float64Array,
+  from: number,
+  into: Float64Array,
+  to: number,
   next: Float64Array,
   fixed: Float64Array,
   gain: Float64Array,
   room: number,
 ): void {
   if (stride === BLOCK) {
-    takeOne(p, n, x, fixed, gain, room);
+    takeOne(p, n, x, from, into, to, fixed, gain, room);
     return;
   }
   if (stride === 2 * BLOCK) {
-    takeTwo(p, n, x, fixed, gain, room);
+    takeTwo(p, n, x, from, into, to, fixed, gain, room);
     return;
   }
   for (let i = 0; i < n; i++) next[i] = fixed[i]! + gain[i]! * room;
   for (let block = 0; block < stride; block += BLOCK) {
-    const x0 = x[block]!;
-    const x1 = x[block + 1]!;
-    const x2 = x[block + 2]!;
-    const x3 = x[block + 3]!;
-    const x4 = x[block + 4]!;
-    const x5 = x[block + 5]!;
-    const x6 = x[block + 6]!;
-    const x7 = x[block + 7]!;
+    const x0 = x[from + block]!;
+    const x1 = x[from + block + 1]!;
+    const x2 = x[from + block + 2]!;
+    const x3 = x[from + block + 3]!;
+    const x4 = x[from + block + 4]!;
+    const x5 = x[from + block + 5]!;
+    const x6 = x[from + block + 6]!;
+    const x7 = x[from + block + 7]!;
     for (let i = 0, at = block; i < n; i++, at += stride)
       next[i]! +=
         p[at]! * x0 +
@@ -132,5 +142,5 @@ export function takeStep(
         p[at + 6]! * x6 +
         p[at + 7]! * x7;
   }
-  for (let i = 0; i < n; i++) x[i] = next[i]!;
+  for (let i = 0; i < n; i++) into[to + i] = next[i]!;
 }

@@ -79,7 +79,8 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const quiet: QuietSteps = {
     from: 0,
     count: 0,
-    x: new Float64Array(productEvery * stride),
+    // A row more than steps: each step is taken from one row to the next.
+    x: new Float64Array((productEvery + 1) * stride),
     stride,
     rooms: new Float64Array(productEvery),
     shown: new Float64Array(productEvery),
@@ -255,13 +256,14 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
           const weights = mode.absorb[c];
           takenBy[c] = weights ? absorbed(weights, mode, x, u, room) : 0;
         }
-      take(phi, x, next, fixed, gain, room);
+      take(phi, x, 0, x, 0, next, fixed, gain, room);
       if (calm) {
         const most = Math.min(untilProduct, last - step - 1);
         const { lowAlarm, highAlarm } = control0;
+        for (let i = 0; i < n; i++) quietX[i] = x[i]!;
         let k = 0;
-        for (; k < most; k++) {
-          const reading = floor(x[plainNode]! * plainPerStep + plainShift) + plainOffset;
+        for (let row = 0; k < most; k++, row += stride) {
+          const reading = floor(quietX[row + plainNode]! * plainPerStep + plainShift) + plainOffset;
           shown[0] = reading;
           step1(control0, numbers0, reading, dt, out);
           const wants = (out.heat > 0 ? onHeat : 0) | (out.cold > 0 ? onCold : 0);
@@ -269,14 +271,14 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
             decided = true;
             break;
           }
-          for (let i = 0, to = k * stride; i < n; i++) quietX[to + i] = x[i]!;
           const around = rooms[roomAt]!;
           if (++roomAt === rooms.length) roomAt = 0;
           quietRooms[k] = around;
           quietShown[k] = reading;
-          take(phi, x, next, fixed, gain, around);
+          take(phi, quietX, row, quietX, row + stride, next, fixed, gain, around);
         }
         if (k > 0) {
+          for (let i = 0, row = k * stride; i < n; i++) x[i] = quietX[row + i]!;
           quiet.from = step + 1;
           quiet.count = k;
           const display = shown[0]!;

@@ -6,7 +6,7 @@ import { celsius, inScale, printMoment, type Scale } from "@/core/quantity";
 import type { Trial } from "@/core/trial";
 import { EndLabels } from "./EndLabels";
 import { InsetLines } from "./InsetLines";
-import { bandAreas } from "./bandAreas";
+import { Bands } from "./Bands";
 import { axisOf, axisTicks, degrees } from "./axis";
 
 const LEFT = 34;
@@ -14,6 +14,9 @@ const RIGHT = 54;
 const TOP = 6;
 const AXIS = 18;
 const LANES = 30;
+
+const MARGIN = { top: TOP, right: RIGHT, bottom: 0, left: 0 };
+const TICK = { fill: "currentColor", fontSize: 11 };
 
 interface Props {
   trial: Trial;
@@ -28,7 +31,8 @@ interface Props {
 export const InsetChart = memo(function InsetChart({ trial, scale, width, height, judged = "product" }: Props) {
   const { inset } = trial;
   const show = (t: number) => inScale(celsius(t), scale);
-  const domain = useMemo(() => axisOf([...inset.product, ...inset.probe, ...inset.air], scale), [inset, scale]);
+  const [bottom, top] = useMemo(() => axisOf([...inset.product, ...inset.probe, ...inset.air], scale), [inset, scale]);
+  const domain = useMemo((): [number, number] => [bottom, top], [bottom, top]);
   const chartHeight = Math.max(50, height - LANES);
   const plotHeight = chartHeight - TOP - AXIS;
   const plot = width - LEFT - RIGHT;
@@ -36,46 +40,47 @@ export const InsetChart = memo(function InsetChart({ trial, scale, width, height
     TOP + (1 - (show(line.at(-1) ?? 0) - domain[0]) / (domain[1] - domain[0])) * plotHeight;
   // The bands are those of the first thing that is judged.
   const shownBand = inset.judged === trial.stages[0]?.metrics[0]?.judged;
-  const from = inset.from / 3600;
-  const to = inset.to / 3600;
-  const ticks = [from, (from + to) / 2, to].map((h) => Math.round(h * 2) / 2);
+  const rises = useMemo(() => axisTicks(domain, plotHeight / 16), [domain, plotHeight]);
+  const { startHour } = trial;
+  const hours = useMemo(() => {
+    const [from, to] = [inset.from / 3600, inset.to / 3600];
+    return {
+      ends: [from, to],
+      data: [{ hour: from }, { hour: to }],
+      ticks: [from, (from + to) / 2, to].map((h) => Math.round(h * 2) / 2),
+      say: (h: number) => printMoment(h * 3600, startHour).split(", ")[1] ?? "",
+    };
+  }, [inset.from, inset.to, startHour]);
   return (
     <div className="relative" style={{ width, height: chartHeight + LANES }}>
-      <ComposedChart
-        width={width}
-        height={chartHeight}
-        data={[{ hour: from }, { hour: to }]}
-        margin={{ top: TOP, right: RIGHT, bottom: 0, left: 0 }}
-        accessibilityLayer={false}
-      >
+      <ComposedChart width={width} height={chartHeight} data={hours.data} margin={MARGIN} accessibilityLayer={false}>
         <XAxis
           dataKey="hour"
           type="number"
-          domain={[from, to]}
+          domain={hours.ends}
           allowDataOverflow
-          ticks={ticks}
-          tickFormatter={(h: number) => printMoment(h * 3600, trial.startHour).split(", ")[1] ?? ""}
+          ticks={hours.ticks}
+          tickFormatter={hours.say}
           height={AXIS}
-          tick={{ fill: "currentColor", fontSize: 11 }}
+          tick={TICK}
           stroke="currentColor"
           interval={0}
         />
         <YAxis
           domain={domain}
-          ticks={axisTicks(domain, plotHeight / 16)}
+          ticks={rises}
           width={LEFT}
           allowDataOverflow
-          tick={{ fill: "currentColor", fontSize: 11 }}
+          tick={TICK}
           tickFormatter={degrees}
           stroke="currentColor"
           interval={0}
         />
-        {bandAreas(
-          trial.bands.filter((b) => shownBand && b.to > inset.from && b.from < inset.to),
-          inset.from,
-          inset.to,
-          show,
-        )}
+        <Bands
+          bands={trial.bands.filter((b) => shownBand && b.to > inset.from && b.from < inset.to)}
+          view={inset}
+          {...{ domain, show }}
+        />
         <InsetLines inset={inset} scale={scale} domain={domain} />
       </ComposedChart>
       <EndLabels

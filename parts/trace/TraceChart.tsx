@@ -1,10 +1,10 @@
 "use client";
 
 import { memo, useMemo } from "react";
-import { ComposedChart, ReferenceLine, XAxis, YAxis } from "recharts";
+import { ComposedChart, XAxis, YAxis } from "recharts";
 import { celsius, inScale, type Scale } from "@/core/quantity";
 import type { BandSpan, Channel, TraceLayer, Trace } from "@/core/trial";
-import { bandAreas } from "./bandAreas";
+import { Bands } from "./Bands";
 import { axisOf, axisTicks, degrees, timeTick, timeTicks } from "./axis";
 import { Cursor, type CursorMoves } from "./Cursor";
 import { EndLabels } from "./EndLabels";
@@ -48,6 +48,9 @@ interface Props extends CursorMoves {
   judged?: string;
 }
 
+// The chart's own store takes whatever is new for changed, and lays its axes out again: what has not changed is the same.
+const MARGIN = { top: TOP, right: RIGHT, bottom: 0, left: 0 };
+const TICK = { fill: "currentColor", fontSize: 12 };
 const usual: readonly Channel[] = ["product", "probe", "air", "room"];
 const NONE: readonly never[] = [];
 /** What lies within a view, and what of it is there. */
@@ -62,7 +65,7 @@ export const TraceChart = memo(function TraceChart(props: Props) {
   const view = useMemo(() => props.view ?? { from: trace.from, to: end }, [props.view, trace.from, end]);
   const show = (t: number) => inScale(celsius(t), scale);
   const seenBands = useMemo(() => within(bands, view), [bands, view]);
-  const domain = useMemo(() => {
+  const [bottom, top] = useMemo(() => {
     const ends = seenBands.flatMap((b) => [b.low, b.high]);
     if (near) return axisOf([Math.min(...ends) - AROUND, Math.max(...ends) + AROUND], scale);
     const lines = [...shown.flatMap((c) => [trace.low[c], trace.high[c]]), ...layers.flatMap((l) => [l.low, l.high])];
@@ -74,6 +77,7 @@ export const TraceChart = memo(function TraceChart(props: Props) {
       }
     return axisOf(seen, scale);
   }, [near, trace, seenBands, scale, shown, layers, view]);
+  const domain = useMemo((): [number, number] => [bottom, top], [bottom, top]);
   const chartHeight = Math.max(60, height - LANES);
   const plotHeight = chartHeight - TOP - AXIS_HEIGHT;
   const plotWidth = width - LEFT - RIGHT;
@@ -81,7 +85,16 @@ export const TraceChart = memo(function TraceChart(props: Props) {
     TOP + (1 - (Math.min(domain[1], Math.max(domain[0], show(t))) - domain[0]) / (domain[1] - domain[0])) * plotHeight;
   const last = Math.min(trace.bins - 1, Math.max(0, Math.floor((view.to - trace.from) / trace.width - 1e-6)));
   const ends = (low: Float32Array, high: Float32Array) => y((low[last]! + high[last]!) / 2);
-  const hours = { from: view.from / 3600, to: view.to / 3600 };
+  const rises = useMemo(() => axisTicks(domain, plotHeight / 18), [domain, plotHeight]);
+  const hours = useMemo(() => {
+    const [from, to] = [view.from / 3600, view.to / 3600];
+    return {
+      ends: [from, to],
+      data: [{ hour: from }, { hour: to }],
+      ticks: timeTicks(from, to, startHour, plotWidth),
+      say: (hour: number) => timeTick(hour, startHour, to - from),
+    };
+  }, [view.from, view.to, startHour, plotWidth]);
   const labels = [
     ...shown.map((c) => ({
       text: c === "product" ? judged : c === "reading" ? "display" : c,
@@ -90,25 +103,24 @@ export const TraceChart = memo(function TraceChart(props: Props) {
     })),
     ...layers.map((l) => ({ text: l.label, at: ends(l.low, l.high), color: layerLook(l).stroke })),
   ].filter((l) => Number.isFinite(l.at));
+  const alarmLines = [alarms.low, alarms.high].flatMap((at) =>
+    at === null || (alarms.to ?? end) <= view.from || (alarms.from ?? 0) >= view.to
+      ? []
+      : [{ at, from: alarms.from ?? view.from, to: alarms.to ?? view.to }],
+  );
   const inView = (t: number) => t >= view.from && t <= view.to;
   return (
     <div className="relative" style={{ width, height: chartHeight + LANES }}>
-      <ComposedChart
-        width={width}
-        height={chartHeight}
-        data={[{ hour: hours.from }, { hour: hours.to }]}
-        margin={{ top: TOP, right: RIGHT, bottom: 0, left: 0 }}
-        accessibilityLayer={false}
-      >
+      <ComposedChart width={width} height={chartHeight} data={hours.data} margin={MARGIN} accessibilityLayer={false}>
         <XAxis
           dataKey="hour"
           type="number"
-          domain={[hours.from, hours.to]}
+          domain={hours.ends}
           allowDataOverflow
-          ticks={timeTicks(hours.from, hours.to, startHour, plotWidth)}
-          tickFormatter={(hour: number) => timeTick(hour, startHour, hours.to - hours.from)}
+          ticks={hours.ticks}
+          tickFormatter={hours.say}
           height={AXIS_HEIGHT}
-          tick={{ fill: "currentColor", fontSize: 12 }}
+          tick={TICK}
           stroke="currentColor"
           tickSize={4}
           interval={0}
@@ -116,32 +128,15 @@ export const TraceChart = memo(function TraceChart(props: Props) {
         <YAxis
           domain={domain}
           allowDataOverflow
-          ticks={axisTicks(domain, plotHeight / 18)}
+          ticks={rises}
           tickFormatter={degrees}
           width={LEFT}
-          tick={{ fill: "currentColor", fontSize: 12 }}
+          tick={TICK}
           stroke="currentColor"
           interval={0}
         />
-        {bandAreas(seenBands, view.from, view.to, show)}
-        {[alarms.low, alarms.high].map((t, i) =>
-          t === null || (alarms.to ?? end) <= view.from || (alarms.from ?? 0) >= view.to ? null : (
-            <ReferenceLine
-              key={i}
-              segment={[
-                { x: Math.max(alarms.from ?? view.from, view.from) / 3600, y: show(t) },
-                { x: Math.min(alarms.to ?? view.to, view.to) / 3600, y: show(t) },
-              ]}
-              stroke="currentColor"
-              strokeDasharray="2 4"
-              ifOverflow="hidden"
-            />
-          ),
-        )}
+        <Bands bands={seenBands} alarms={alarmLines} {...{ view, domain, show, moment }} />
         <Envelopes {...{ trace, ghost, scale, domain, view, shown, layers }} />
-        {moment !== null && inView(moment) && (
-          <ReferenceLine x={moment / 3600} stroke="currentColor" strokeWidth={1.2} />
-        )}
       </ComposedChart>
       <svg className="pointer-events-none absolute top-0 left-0" width={width} height={chartHeight} aria-hidden>
         <StageMarks
