@@ -6,7 +6,16 @@ import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } fro
 import { useHotkeys } from "react-hotkeys-hook";
 import { tryEdits } from "@/core/chamber";
 import { stations, type Change, type ChamberRecord, type Edit, type Station } from "@/core/model";
-import { judgedName, planLike, planSentence, unitsOf, type Plan, type Trial } from "@/core/trial";
+import {
+  judgedName,
+  planLike,
+  planSentence,
+  unitsOf,
+  type Metrics,
+  type Plan,
+  type StageResult,
+  type Trial,
+} from "@/core/trial";
 import type { Scale } from "@/core/quantity";
 import type { Remedy, Verdict } from "@/core/verdict";
 import { singleKey } from "@/parts/common";
@@ -276,15 +285,18 @@ function useShown(
   return useMemo((): BenchTrial => {
     const shown = { answer, of: asked, busy, failed, count, round, again };
     const rest = { live: shown, effects, kept, trying, verdicts: answer?.verdicts ?? NO_VERDICTS };
-    if (!answer || !asked) return { ...rest, of: null, result: null, metrics: null, judged: "product" };
+    if (!answer || !asked) return { ...rest, of: null, result: null, metrics: null, calm: null, judged: "product" };
     const looked = lookedAt(answer.plan, stageId, unitId);
     const result = answer.trial.stages.find((r) => r.id === looked.stage.id) ?? null;
     const first = answer.trial.stages[0]?.metrics[0]?.judged;
+    const heldIn = (of: StageResult | null | undefined): Metrics | null =>
+      of?.metrics.find((m) => m.judged === looked.control.holds) ?? of?.metrics[0] ?? null;
     return {
       ...rest,
       of: { ...looked, record: asked.record },
       result,
-      metrics: result?.metrics.find((m) => m.judged === looked.control.holds) ?? result?.metrics[0] ?? null,
+      metrics: heldIn(result),
+      calm: heldIn(answer.calm.find((r) => r.id === looked.stage.id)),
       judged: first ? judgedName(first, looked.chamber.vessels) : looked.stage.of,
     };
   }, [answer, asked, busy, failed, count, round, again, effects, kept, trying, stageId, unitId]);

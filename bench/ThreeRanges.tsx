@@ -10,7 +10,7 @@ import { useChamber, usePreferences, useShownTrial } from "./context";
 /** Three ranges that people take for one another, apart: where it switches, what the display shows, what the product does. */
 export function ThreeRanges() {
   const { control, unit, chamber } = useChamber();
-  const { metrics } = useShownTrial();
+  const { calm: metrics } = useShownTrial();
   const preferences = usePreferences();
   const { ref, width } = useSize<HTMLDivElement>();
   const { scale } = preferences;

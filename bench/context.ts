@@ -52,6 +52,8 @@ export interface BenchTrial {
   result: StageResult | null;
   /** Of what the controller holds, in that stage; null until the trial has come to it. */
   metrics: Metrics | null;
+  /** The same where nothing happens; null where the stage is not come to. */
+  calm: Metrics | null;
   verdicts: Verdict[];
   effects: Record<string, Effect[] | undefined>;
   /** What the line of the judged temperature is called: "product", "air" in a smoker, "vessel 1" of several. */

@@ -37,6 +37,8 @@ export function fromOlder(body: unknown): unknown {
     const {
       kind: _kind,
       schemaVersion: _version,
+      // A script's readings stand in its body.
+      roomReadings: _readings,
       ...chamber
     } = lifted({ ...bare, ...body.chamber }, recordKinds.chamber, 2);
     return { ...body, chamber };

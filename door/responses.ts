@@ -146,7 +146,8 @@ const season = z.strictObject({
   away: kelvins.describe("How far from its target"),
   heldLow: kelvins,
   heldHigh: kelvins,
-  startsPerHour: z.number(),
+  coldStartsPerHour: z.number(),
+  heatStartsPerHour: z.number(),
   reversalsPerDay: z.number(),
   runOn: z.strictObject({ heat: kelvins, cold: kelvins }).describe("How far the probe ran on after each device, K"),
 });
@@ -156,9 +157,15 @@ const tradePoint = z.strictObject({
     settings: z.array(settings).describe("Of each controller, in their order"),
     seasons: z.array(season),
     tight: z.boolean().describe("Heat and cold lie closer together than the probe runs on"),
-    mostStarts: z.number().nullable().describe("Starts an hour that it may have; null: as many as it likes"),
+    mostStarts: z
+      .number()
+      .nullable()
+      .describe("Starts of the cooling an hour that it may have; null: as many as it likes"),
     excursion: kelvins.describe("Furthest from the target in any season, K"),
-    startsPerDay: z.number(),
+    startsPerDay: z.number().describe("Of all that is switched"),
+    starts: z
+      .strictObject({ cold: z.number().nullable(), heat: z.number().nullable() })
+      .describe("A day, of each; null where it does not switch that"),
     holds: z.boolean(),
     cost: z.number(),
   }),

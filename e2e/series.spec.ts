@@ -24,8 +24,8 @@ test("a long record is read beside the page, drawn, run, kept over a reload and 
 }) => {
   await makeChamber(page, "Cellar");
   await page.keyboard.press("2");
-  await choose(page, 400_000);
-  await expect(page.getByText(/400,000 readings over 46\sd\s7\sh/)).toBeVisible();
+  await choose(page, 150_000);
+  await expect(page.getByText(/150,000 readings over 17\sd\s9\sh/)).toBeVisible();
   await expect(page.getByText(/6\.0.*to 31\.5/)).toBeVisible();
   await expect(picture(page).locator("path")).toBeVisible();
   await trialDone(page);
@@ -52,7 +52,7 @@ test("a long record is read beside the page, drawn, run, kept over a reload and 
 test("a reading that is stopped leaves the daily swing", async ({ page }) => {
   await makeChamber(page, "Cellar");
   await page.keyboard.press("2");
-  await choose(page, 600_000);
+  await choose(page, 300_000);
   await page.getByRole("region", { name: "Reading the table" }).getByRole("button", { name: "Stop" }).click();
   await expect(page.getByRole("button", { name: "Use a recorded room (CSV)" })).toBeVisible();
   await choose(page, 50);

@@ -77,7 +77,7 @@ function CardDesk({ record }: { record: ChamberRecord }) {
             <CardFace
               name={record.name}
               plan={answer.plan}
-              trial={answer.trial}
+              calm={answer.calm}
               verdicts={answer.verdicts}
               scale={scale}
             />

@@ -24,10 +24,11 @@ import {
   type KeptRun,
   type Metrics,
   type Plan,
+  type StageResult,
   type Trace,
   type Trial,
 } from "@/core/trial";
-import { judge, weigh, type Effect, type Verdict } from "@/core/verdict";
+import { calmStages, judge, weigh, type Effect, type Verdict } from "@/core/verdict";
 import { breath } from "./breath";
 import type { Envelope, SeriesNotes } from "@/core/series";
 import { deal, type Hand } from "./deal";
@@ -40,6 +41,8 @@ export interface TrialAnswer {
   plan: Plan;
   trial: Trial;
   verdicts: Verdict[];
+  /** How its stages go where nothing happens: what is normal. */
+  calm: StageResult[];
   /** Milliseconds spent on each part of it. */
   took: { plan: number; trial: number; verdicts: number };
 }
@@ -103,7 +106,7 @@ export const jobs = {
     const ran = performance.now();
     const verdicts = judge(plan, trial, scale);
     const took = { plan: planned - started, trial: ran - planned, verdicts: performance.now() - ran };
-    return transfer({ plan, trial, verdicts, took }, buffersOf(trial.trace));
+    return transfer({ plan, trial, verdicts, calm: calmStages(plan, trial), took }, buffersOf(trial.trace));
   },
 
   /** A stretch of a chamber's trial in bins of its own. */

@@ -5,12 +5,14 @@ import {
   fitOf,
   hasAirlock,
   insideOf,
+  isBought,
   isRound,
+  isSmoker,
   isVesselItself,
   lossCoefficient,
   vesselSize,
 } from "@/core/chamber";
-import { cabinetKinds, type CabinetKind, type Chamber, type Edit } from "@/core/model";
+import { cabinetAges, cabinetKinds, type CabinetAge, type CabinetKind, type Chamber, type Edit } from "@/core/model";
 import { measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { CabinetDrawing } from "@/parts/cabinet";
@@ -29,7 +31,7 @@ function ofTheKind({ heaters, coolers, probes }: Chamber): Edit[] {
     {
       section: "cabinet",
       ids: [undefined],
-      fields: ["height", "width", "depth", "insulation", "conductivity", "collar", "fan", "bath"],
+      fields: ["height", "width", "depth", "insulation", "conductivity", "jacket", "age", "collar", "fan", "bath"],
     },
     { section: "heater", ids: heaters.map((h) => h.id), fields: ["kind", "power"] },
     { section: "cooler", ids: coolers.map((c) => c.id), fields: ["kind", "power"] },
@@ -39,6 +41,12 @@ function ofTheKind({ heaters, coolers, probes }: Chamber): Edit[] {
     ids.flatMap((id) => fields.map((field) => ({ section, field, id, value: undefined }) as Edit)),
   );
 }
+
+const ages: Record<CabinetAge, string> = {
+  new: "Up to some ten years, seal good",
+  worn: "Older, seal still soft",
+  old: "Very old, wet foam or a hard seal",
+};
 
 export function BoxStation() {
   const { chamber } = useChamber();
@@ -87,6 +95,27 @@ export function BoxStation() {
               value={cabinet.conductivity}
               hint="Polyurethane 0.022–0.028, EPS 0.030–0.040, plywood 0.13, brick 0.77, steel 17–50."
             />
+            {isBought(cabinet.kind) ? (
+              <Select
+                label="Age"
+                value={cabinet.age}
+                options={cabinetAges.map((age) => ({ value: age, label: ages[age] }))}
+                hint="Foam takes up water and seals harden: 20 to 50 % more loss (estimate)."
+                onChoose={(age: CabinetAge) => apply([{ section: "cabinet", field: "age", value: age }], "age")}
+              />
+            ) : (
+              <ValueField
+                at={{ section: "cabinet", field: "jacket" }}
+                label="Insulation laid around it"
+                kind={measureKind(measures.thickness, system)}
+                value={cabinet.jacket}
+                hint={
+                  isSmoker(cabinet.kind)
+                    ? "0: none. Mineral wool alone: foam and felt burn there."
+                    : "0: none. Wool, felt or a foam mat (0.04 W/mK); of a pot or kettle around its side."
+                }
+              />
+            )}
             {cabinet.kind === "chest" &&
               measure("collar", "Collar under the lid", "0: none. It makes height and leaks a little.")}
             {cabinet.kind === "crock" && (

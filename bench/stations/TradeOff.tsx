@@ -2,7 +2,7 @@
 
 import type { KeyboardEvent, ReactNode } from "react";
 import { differenceInScale, kelvins, printDifference, printNumber, scaleSign, type Scale } from "@/core/quantity";
-import type { Recommendation, TradePoint } from "@/core/recommend";
+import { sayStarts, type Recommendation, type TradePoint } from "@/core/recommend";
 import { useSize } from "@/parts/ruler";
 import { namesAbove } from "./names";
 
@@ -21,7 +21,7 @@ interface Props {
 
 /** A point in words. */
 export const sayPoint = ({ score }: TradePoint, scale: Scale): string =>
-  `${printDifference(kelvins(score.excursion), scale, 0.01)} from the target at the most, ${printNumber(score.startsPerDay, 1)} starts a day${score.holds ? "" : ", does not hold"}`;
+  `${printDifference(kelvins(score.excursion), scale, 0.01)} from the target at the most, ${sayStarts(score)}${score.holds ? "" : ", does not hold"}`;
 
 /** The trade-off as a picture: how far the product strays against starts a day; any point can be chosen. */
 export function TradeOff({ found, scale, chosen, onChoose }: Props) {

@@ -23,6 +23,10 @@ const outlets: { value: Unit["outlet"]; label: string }[] = [
   { value: "heat", label: "switches heat" },
   { value: "cool", label: "switches cold" },
 ];
+const switches: { value: Unit["switchedBy"]; label: string }[] = [
+  { value: "relay", label: "A relay that clicks" },
+  { value: "solidState", label: "An electronic one, silent" },
+];
 const alarms: { value: Unit["alarms"]; label: string }[] = [
   { value: "absolute", label: "At temperatures of their own" },
   { value: "deviation", label: "As distances from the setpoint (0 is off)" },
@@ -63,6 +67,12 @@ export function UnitOptions() {
           <Choice label="Its outlet" value={unit.outlet} options={outlets} onChoose={choose("outlet", "outlet")} />
         )}
         <UnitWires />
+        <Choice
+          label="What switches in it"
+          value={unit.switchedBy}
+          options={switches}
+          onChoose={choose("switchedBy", "what switches")}
+        />
         <Choice
           label="It shows temperatures"
           value={unit.scale}

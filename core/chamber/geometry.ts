@@ -95,6 +95,10 @@ export interface Fit {
 /** Boxes in which the air itself is what one sets. */
 export const isSmoker = (kind: CabinetKind): boolean => kind === "drum" || kind === "brick";
 
+const boughtKinds: readonly CabinetKind[] = ["upright", "underCounter", "fridgeFreezer", "chest", "wine", "warmBox"];
+/** A bought cabinet with foam in its walls: it ages, and nobody wraps it, since its walls may be its condenser. */
+export const isBought = (kind: CabinetKind): boolean => boughtKinds.includes(kind);
+
 /** What is in it lies in water or is the liquid itself: no air around it. */
 export const isBath = (kind: CabinetKind): boolean => kind === "crock" || kind === "kettle";
 

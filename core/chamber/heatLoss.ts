@@ -27,9 +27,20 @@ export const transmittance = (thickness: number, conductivity: number): number =
 export const midWallArea = (cabinet: Cabinet): number =>
   Math.sqrt(Math.max(0, insideOf(cabinet).area) * outsideArea(cabinet));
 
+/** Mineral wool or a foam mat laid around a box, W/mK (design value of both by ISO 10456, rounded; from memory). */
+export const JACKET_CONDUCTIVITY = 0.04;
+
+/** Resistance of a box's wall with its jacket, without its faces, m²K/W. */
+export const wallResistance = ({ insulation, conductivity, jacket }: Cabinet): number =>
+  insulation / conductivity + jacket / JACKET_CONDUCTIVITY;
+
+const layersOf = ({ insulation, conductivity, jacket }: Cabinet): WallLayer[] => [
+  { thickness: insulation, conductivity },
+  { thickness: jacket, conductivity: JACKET_CONDUCTIVITY },
+];
+
 /** Transmittance × area at mid-wall, W/K. */
-export const wallConductance = (cabinet: Cabinet): number =>
-  transmittance(cabinet.insulation, cabinet.conductivity) * midWallArea(cabinet);
+export const wallConductance = (cabinet: Cabinet): number => transmittanceOf(layersOf(cabinet)) * midWallArea(cabinet);
 
 /** Length of the seal of door or lid, m. */
 export const sealLength = (cabinet: Cabinet): number =>

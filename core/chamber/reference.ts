@@ -12,6 +12,8 @@ export const referenceCabinet = {
     depth: 0.6,
     insulation: 0.05,
     conductivity: 0.022,
+    jacket: 0,
+    age: "new",
     collar: 0,
     fan: false,
     bath: 0,

@@ -1,8 +1,19 @@
-import type { Cabinet, Cooler, Heater, HeaterKind, Thermal, Vessel } from "../model";
+import type { Cabinet, CabinetAge, Cooler, Heater, HeaterKind, Thermal, Vessel } from "../model";
 import { heaterBodies } from "./heaterBodies";
 import { insideOf, outsideArea, vesselSurface } from "./geometry";
-import { midWallArea, sealLength, transmittance, wallConductance } from "./heatLoss";
+import { boxes } from "./boxes";
+import {
+  JACKET_CONDUCTIVITY,
+  midWallArea,
+  sealLength,
+  transmittance,
+  wallConductance,
+  wallResistance,
+} from "./heatLoss";
 import { referenceCabinet as ref } from "./reference";
+
+/** Materials that conduct better than this are metals, W/mK. */
+const METAL = 5;
 
 type Shell = Omit<Thermal, "fanHeat">;
 /** What stores a device's residual heat or cold, and where it goes: J/K, W/K. */
@@ -10,6 +21,25 @@ export type DeviceBody = Pick<Heater, "bodyCapacity" | "toAir" | "toLining" | "t
 
 const bucketSurface = (volume: number) => vesselSurface({ volume, form: "bucket" });
 const refBucket = bucketSurface(ref.vesselVolume);
+
+/** What years cost a bought cabinet: wet foam and a hard seal lose 20 to 50 % more (estimate). */
+const worn: Record<CabinetAge, number> = { new: 1, worn: 1.2, old: 1.5 };
+
+/**
+ * Loss of a thin-walled round box through its wall, W/K, with what its side has been given beyond its usual wall:
+ * thickness, another material, a jacket. Lid and bottom stay as they are.
+ */
+function wrapped(loss: number, cabinet: Cabinet): number {
+  const usual = boxes[cabinet.kind].cabinet;
+  const added =
+    cabinet.jacket / JACKET_CONDUCTIVITY +
+    cabinet.insulation / cabinet.conductivity -
+    usual.insulation / usual.conductivity;
+  if (added === 0) return loss;
+  const side = Math.PI * cabinet.width * cabinet.height;
+  const share = side / outsideArea(cabinet);
+  return loss * (1 - share) + 1 / (1 / (loss * share) + added / side);
+}
 
 /** A fridge of any size, scaled from the tall cabinet: loss by U·A, leak by the seal, air by volume, lining by area. */
 function fridge(cabinet: Cabinet): Shell {
@@ -19,14 +49,15 @@ function fridge(cabinet: Cabinet): Shell {
   const loss = wallConductance(cabinet) / wallConductance(ref.cabinet);
   const seal = sealLength(cabinet) / sealLength(ref.cabinet);
   const dead = cabinet.kind === "warmBox";
+  const age = worn[cabinet.age];
   return {
     airCapacity: ref.air * (inside.volume / refInside.volume),
     liningCapacity: ref.lining * area,
     wallLayers: 1,
     airToLining: ref.airToLining * area * (cabinet.fan ? 1.6 : 1),
     // An old seal and pierced walls cost a dead fridge a little more: 2.0 W/K in all for the tall one.
-    liningToRoom: (dead ? 1.79 : ref.liningToRoom) * loss,
-    airToRoom: (dead ? 0.37 : ref.airToRoom) * seal,
+    liningToRoom: (dead ? 1.79 : ref.liningToRoom) * loss * age,
+    airToRoom: (dead ? 0.37 : ref.airToRoom) * seal * age,
     openToRoom: 40 * seal,
     filmToAir: (ref.vesselToAir / refBucket) * (cabinet.fan ? 1.8 : 1),
     filmToLining: ref.vesselToLining / refBucket,
@@ -42,6 +73,8 @@ const chestReference = {
     depth: 0.55,
     insulation: 0.065,
     conductivity: 0.022,
+    jacket: 0,
+    age: "new",
     collar: 0,
     fan: false,
     bath: 0,
@@ -67,8 +100,9 @@ function chest(cabinet: Cabinet): Shell {
     liningCapacity: c.lining * area,
     wallLayers: 1,
     airToLining: c.airToLining * area * (cabinet.fan ? 1.6 : 1),
-    liningToRoom: c.liningToRoom * (wallConductance(bare) / wallConductance(base)) + collar,
-    airToRoom: c.airToRoom * (sealLength(cabinet) / sealLength(base)) * (cabinet.collar > 0 ? 2 : 1),
+    liningToRoom: c.liningToRoom * (wallConductance(bare) / wallConductance(base)) * worn[cabinet.age] + collar,
+    airToRoom:
+      c.airToRoom * (sealLength(cabinet) / sealLength(base)) * (cabinet.collar > 0 ? 2 : 1) * worn[cabinet.age],
     openToRoom: 8,
     filmToAir: (1.8 / surface) * (cabinet.fan ? 1.8 : 1),
     filmToLining: 1.6 / surface,
@@ -84,7 +118,7 @@ function foam(cabinet: Cabinet): Shell {
     liningCapacity: 900 * area,
     wallLayers: 1,
     airToLining: 6.9 * (insideOf(cabinet).area / 0.86) * (cabinet.fan ? 1.6 : 1),
-    liningToRoom: midWallArea(cabinet) / (cabinet.insulation / cabinet.conductivity + film),
+    liningToRoom: midWallArea(cabinet) / (wallResistance(cabinet) + film),
     airToRoom: 0.15 * (sealLength(cabinet) / 1.9),
     openToRoom: 6,
     filmToAir: 8.7 * (cabinet.fan ? 1.6 : 1),
@@ -101,7 +135,7 @@ function crock(cabinet: Cabinet): Shell {
     liningCapacity: 3200 * skin,
     wallLayers: 1,
     airToLining: 8 * skin,
-    liningToRoom: 0.5 * skin,
+    liningToRoom: wrapped(0.5 * skin, cabinet),
     airToRoom: skin,
     openToRoom: 3.5 * skin,
     filmToAir: 70,
@@ -119,7 +153,7 @@ function kettle(cabinet: Cabinet, vessel: Vessel): Shell {
     liningCapacity: 2500 * skin,
     wallLayers: 1,
     airToLining: 18 * skin,
-    liningToRoom: 6 * skin,
+    liningToRoom: wrapped(6 * skin, cabinet),
     airToRoom: 2 * skin,
     openToRoom: 4 * skin,
     filmToAir: ((cabinet.fan ? 400 : 200) * skin) / surface,
@@ -132,10 +166,11 @@ function drum(cabinet: Cabinet): Shell {
   const area = outsideArea(cabinet) / 2.086;
   return {
     airCapacity: 300 * (insideOf(cabinet).volume / 0.2221),
-    liningCapacity: 11_000 * area * (cabinet.insulation / 0.001),
+    // A wall of anything but metal weighs little beside the steel that carries it.
+    liningCapacity: 11_000 * area * (cabinet.conductivity > METAL ? cabinet.insulation / 0.001 : 1),
     wallLayers: 1,
     airToLining: 28 * area,
-    liningToRoom: 26 * area,
+    liningToRoom: wrapped(26 * area, cabinet),
     airToRoom: 4 * area,
     openToRoom: 55 * area,
     filmToAir: 13,
@@ -152,7 +187,7 @@ function brick(cabinet: Cabinet): Shell {
     liningCapacity: area * cabinet.insulation * 1.6e6,
     wallLayers: 3,
     airToLining: 12 * inside.area,
-    liningToRoom: area / (cabinet.insulation / cabinet.conductivity + 0.04),
+    liningToRoom: area / (wallResistance(cabinet) + 0.04),
     airToRoom: 4,
     openToRoom: 80,
     filmToAir: 11,
@@ -168,7 +203,7 @@ function jacketed(cabinet: Cabinet, vessel: Vessel): Shell {
     liningCapacity: 4000 * (surface / 0.45),
     wallLayers: 1,
     airToLining: 0.4,
-    liningToRoom: surface / (cabinet.insulation / cabinet.conductivity + 0.13),
+    liningToRoom: surface / (wallResistance(cabinet) + 0.13),
     airToRoom: 0.05,
     openToRoom: 1,
     filmToAir: 0.6,

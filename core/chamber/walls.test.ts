@@ -1,10 +1,13 @@
-import { cabinetKinds } from "../model";
+import { cabinetKinds, type Cabinet, type CabinetKind, type Edit } from "../model";
 import { chamberWith } from "../testing/build";
 import {
   boxes,
   buildNetwork,
+  cabinetDefaults,
   contentsCapacity,
+  isBought,
   lossCoefficient,
+  midWallArea,
   steadyState,
   surfaceResistance,
   thermalDefaults,
@@ -114,5 +117,60 @@ describe("every box", () => {
       return network.links.filter((l) => l.a === network.vessels[0]).reduce((sum, l) => sum + l.conductance, 0);
     };
     expect(film(0.02)).toBeLessThan(film(0) * 0.35);
+  });
+});
+
+describe("what is laid around a box, and its years", () => {
+  const of = (kind: CabinetKind, change: Partial<Cabinet> = {}): Cabinet => ({ ...cabinetDefaults(kind), ...change });
+  const shell = (cabinet: Cabinet) => thermalDefaults(cabinet, chamberWith(...kindOf(cabinet.kind)).vessels[0]!);
+  const kindOf = (kind: CabinetKind): Edit[] => [{ section: "cabinet", field: "kind", value: kind }];
+  const loss = (kind: CabinetKind, jacket: number) =>
+    lossCoefficient(chamberWith(...kindOf(kind), { section: "cabinet", field: "jacket", value: jacket }));
+
+  it("a kettle in 3 cm of wool, worked out by hand: its side in series with the wool, lid and bottom as they were", () => {
+    // Side of 0.36 m across and 0.38 m high: 0.4298 m² of 0.6333 m². Of 6 W/K 4.071 go through it; 0.03/0.04 = 0.75 m²K/W.
+    const side = Math.PI * 0.36 * 0.38;
+    const share = side / (side + (Math.PI / 2) * 0.36 ** 2);
+    expect(share).toBeCloseTo(0.6786, 4);
+    const wrapped = shell(of("kettle", { jacket: 0.03 })).liningToRoom / shell(of("kettle")).liningToRoom;
+    expect(wrapped).toBeCloseTo(0.4051, 3);
+  });
+
+  it.each(cabinetKinds.filter((kind) => !isBought(kind)))("makes a %s lose less, the more the thicker", (kind) => {
+    const [bare, thin, thick] = [0, 0.02, 0.06].map((j) => loss(kind, j));
+    expect(thin!).toBeLessThan(bare! * 0.97);
+    expect(thick!).toBeLessThan(thin!);
+    // The room is still there through lid, bottom and air.
+    expect(thick!).toBeGreaterThan(0);
+  });
+
+  it("another material of the wall counts in a pot, a kettle and a drum too", () => {
+    for (const kind of ["crock", "kettle", "drum"] as const) {
+      const wooden = shell(of(kind, { insulation: 0.02, conductivity: 0.13 }));
+      expect(wooden.liningToRoom).toBeLessThan(shell(of(kind)).liningToRoom * 0.95);
+    }
+    // A wall of wool does not weigh what as much steel would.
+    expect(shell(of("drum", { insulation: 0.05, conductivity: 0.04 })).liningCapacity).toBe(
+      shell(of("drum")).liningCapacity,
+    );
+  });
+
+  it("layers of foam and brick add up by ISO 6946", () => {
+    const resistance = (c: Cabinet) => midWallArea(c) / shell(c).liningToRoom;
+    for (const kind of ["foam", "brick"] as const)
+      expect(resistance(of(kind, { jacket: 0.03 })) - resistance(of(kind))).toBeCloseTo(0.03 / 0.04, 9);
+  });
+
+  it.each(cabinetKinds.filter(isBought))("years cost a %s a fifth and a half of its loss, seal and walls", (kind) => {
+    const fresh = shell(of(kind));
+    for (const [age, factor] of [
+      ["worn", 1.2],
+      ["old", 1.5],
+    ] as const) {
+      const aged = shell(of(kind, { age }));
+      expect(aged.liningToRoom / fresh.liningToRoom).toBeCloseTo(factor, 9);
+      expect(aged.airToRoom / fresh.airToRoom).toBeCloseTo(factor, 9);
+      expect(aged.airToLining).toBe(fresh.airToLining);
+    }
   });
 });

@@ -18,6 +18,7 @@ import { settingTable, TIME_STEP } from "./settingTable";
 export const genericUnit = (scale: Scale, kind: UnitKind = "twoDifferentials"): Unit => ({
   kind,
   outlet: "heat",
+  switchedBy: "relay",
   scale,
   resolution: 0.1,
   setpointLow: fromScale(scale === "C" ? -40 : -40, scale),

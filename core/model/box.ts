@@ -26,6 +26,10 @@ export const cabinetKinds = [
   "jacketed",
 ] as const;
 
+/** How worn a bought cabinet is. */
+export const cabinetAges = ["new", "worn", "old"] as const;
+export type CabinetAge = (typeof cabinetAges)[number];
+
 export const cabinetShape = {
   kind: z.enum(cabinetKinds),
   /** Outside measures, m. */
@@ -35,6 +39,10 @@ export const cabinetShape = {
   /** Wall thickness, m, and conductivity of what it is made of, W/mK. */
   insulation: quantityField(0.0005, 0.5),
   conductivity: quantityField(0.015, 60),
+  /** Insulation laid around the outside of it, m; 0 is none. */
+  jacket: quantityField(0, 0.3),
+  /** Of a bought cabinet: foam and seal lose with the years. */
+  age: z.enum(cabinetAges),
   /** A collar that raises a chest's lid, m; 0 is none. */
   collar: quantityField(0, 1),
   /** A circulation fan, or a pump in a kettle. */

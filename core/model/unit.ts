@@ -52,6 +52,8 @@ export const unitShape = {
   kind: z.enum(unitKinds),
   /** What a unit with one outlet switches. */
   outlet: z.enum(["heat", "cool"]),
+  /** What switches its outlets: a mechanical relay wears with each start, an electronic one does not. */
+  switchedBy: z.enum(["relay", "solidState"]),
   scale: z.enum(["C", "F"]),
   /** Step of the display, in degrees of the unit's scale. */
   resolution: quantityField(0.1, 1),

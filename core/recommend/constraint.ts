@@ -61,7 +61,7 @@ export function faultsOf(points: readonly TradePoint[]): string[] {
     !chases && points.some((p) => p.score.tight)
       ? "leave too little between heat and cold, which then chase each other"
       : "",
-    most !== null && some((s) => s.startsPerHour > most) ? `start more than ${most} times an hour` : "",
+    most !== null && some((s) => s.coldStartsPerHour > most) ? `start more than ${most} times an hour` : "",
   ].filter(Boolean);
 }
 
@@ -95,14 +95,14 @@ export function bindingConstraintOf(
       text: `In ${SEASONS[worst.name]} ${judged} ${warm ? "rises to" : "sinks to"} ${show(warm ? worst.high : worst.low)} even with the best numbers found: ${end} binds.${lacking(setup, season, worst, warm)}${but}`,
     };
   }
-  const busiest = [...score.seasons].sort((a, b) => b.startsPerHour - a.startsPerHour)[0]!;
-  if (score.mostStarts !== null && busiest.startsPerHour > score.mostStarts)
+  const busiest = [...score.seasons].sort((a, b) => b.coldStartsPerHour - a.coldStartsPerHour)[0]!;
+  if (score.mostStarts !== null && busiest.coldStartsPerHour > score.mostStarts)
     return {
       season: busiest.name,
       judged: busiest.judged,
       cause: "wear",
       by: 0,
-      text: `Within this band the compressor starts ${Math.round(busiest.startsPerHour)} times an hour in ${SEASONS[busiest.name]}: the ${score.mostStarts} an hour that it may bind.`,
+      text: `Within this band the compressor starts ${Math.round(busiest.coldStartsPerHour)} times an hour in ${SEASONS[busiest.name]}: the ${score.mostStarts} an hour that it may bind.`,
     };
   const chased = [...score.seasons].sort((a, b) => b.reversalsPerDay - a.reversalsPerDay)[0]!;
   return {

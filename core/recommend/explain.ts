@@ -6,6 +6,7 @@ import { kelvins, midSentence, printDifference, printNumber, type Scale } from "
 import { judgedName, planOf } from "../trial";
 import { withArticle } from "../verdict";
 import { faultsOf } from "./constraint";
+import type { Score } from "./score";
 import type { Recommendation } from "./types";
 
 /** Why not one of the numbers that were tried and stay nearer to the target. */
@@ -16,6 +17,14 @@ function whyNotTighter({ best, points }: Recommendation): string {
   const dear = nearer.some((p) => p.score.holds && p.score.startsPerDay > startsPerDay);
   const reasons = [...faultsOf(nearer), ...(dear ? ["switch more often than it is worth"] : [])];
   return `What stays nearer would ${reasons.join(" or ") || "cost more than it gains"}`;
+}
+
+/** Starts a day in the worst season, each by its name. */
+export function sayStarts({ starts }: Pick<Score, "starts">): string {
+  const cold = starts.cold === null ? "" : printNumber(starts.cold, 1);
+  const heat = starts.heat === null ? "" : printNumber(starts.heat, 1);
+  if (cold && heat) return `${cold} starts of the cooling and ${heat} of the heater a day`;
+  return `${cold || heat || "no"} starts of the ${cold ? "cooling" : "heater"} a day`;
 }
 
 /** The choice in two sentences. */
@@ -39,7 +48,7 @@ export function explain(record: ChamberRecord, found: Recommendation, scale: Sca
     best.place !== present.place ? `, the probe ${placeLabel(best.place, chamber.cabinet).toLowerCase()}` : "";
   const heater = best.heaterPower !== present.heaterPower ? `, a heater of ${best.heaterPower}\u00a0W` : "";
   return [
-    `With ${keyed.join(", ")}${change}${heater} ${judged} stays within ${by(best.score.excursion)} of its target in the coldest, a mild and the hottest room, at ${printNumber(best.score.startsPerDay, 1)} starts a day in the worst of them.`,
-    `${whyNotTighter(found)}; the present numbers stray ${by(present.score.excursion)} at ${printNumber(present.score.startsPerDay, 1)} starts a day.`,
+    `With ${keyed.join(", ")}${change}${heater} ${judged} stays within ${by(best.score.excursion)} of its target in the coldest, a mild and the hottest room, at ${sayStarts(best.score)} in the worst of them.`,
+    `${whyNotTighter(found)}; the present numbers stray ${by(present.score.excursion)} at ${sayStarts(present.score)}.`,
   ];
 }

@@ -102,7 +102,7 @@ describe("the best settings", () => {
 
   it("of ten random chambers: what is given never fails in the chamber's own seasons at the usual step", () => {
     let given = 0;
-    for (const of of randomChambers(10, 4711)) {
+    for (const of of randomChambers(7, 4711)) {
       const { best } = run(of).found;
       if (!best) continue;
       given++;

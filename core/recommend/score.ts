@@ -38,8 +38,9 @@ export interface SeasonScore {
   /** How far what the searched controllers hold gets from its target, to the cold (negative) and to the warm, K. */
   heldLow: number;
   heldHigh: number;
-  /** Starts of the cooling an hour; of the heat where there is no cooling. */
-  startsPerHour: number;
+  /** Starts an hour of what cools, and of what heats. */
+  coldStartsPerHour: number;
+  heatStartsPerHour: number;
   reversalsPerDay: number;
   /** Furthest that the probe ran on within 90 minutes after each device had stopped, K. */
   runOn: { heat: number; cold: number };
@@ -65,11 +66,13 @@ export interface Score {
   seasons: SeasonScore[];
   /** Heat and cold lie closer together than the probe runs on, and the reserve. */
   tight: boolean;
-  /** Starts an hour that it may have; null where nothing breaks by more. */
+  /** Starts an hour that the cooling may have; null where nothing breaks by more. */
   mostStarts: number | null;
   /** Furthest that anything strays from its target in any season, K. */
   excursion: number;
+  /** Starts a day of all that it switches, in the worst season; and of each where it switches that, null where not. */
   startsPerDay: number;
+  starts: { cold: number | null; heat: number | null };
   /** All in their bands in every season and without chasing. */
   holds: boolean;
   /** The objective: less is better. */
@@ -96,14 +99,35 @@ export const closeSpan = (chamber: Chamber): SearchSpan => {
   return { warmUp, look: 2 * look, dt: stepFor(chamber, 1) };
 };
 
+/** Where starts an hour begin to cost dearly; null where they cost nothing. And the most of the cooling that holds. */
+interface StartLimits {
+  cold: number | null;
+  heat: number | null;
+  most: number | null;
+}
+
 /**
- * Starts an hour, of the compressor or else of what heats: where they begin to cost dearly, and the most that holds.
- * A relay worn early is a price; a compressor that starts against pressure breaks.
+ * A compressor that starts against pressure breaks; a mechanical relay that is worn early is a price; an electronic one
+ * does not wear.
  */
-const startLimits = (chamber: Chamber, { members, cools }: Group): { dear: number; most: number | null } =>
-  cools && members.some((c) => coolersOn(chamber, chamber.controllers[c]!).some((k) => k.kind === "compressor"))
-    ? { dear: 3, most: MANY_STARTS }
-    : { dear: MANY_HEATS, most: null };
+function startLimits(chamber: Chamber, { members, cools, heats }: Group): StartLimits {
+  const compressor =
+    cools && members.some((c) => coolersOn(chamber, chamber.controllers[c]!).some((k) => k.kind === "compressor"));
+  const wears = (side: "heat" | "cold") =>
+    members.some((c) => {
+      const { unit } = chamber.controllers[c]!;
+      return outletsOf(unit)[side] && unit.switchedBy === "relay";
+    });
+  return {
+    cold: compressor ? 3 : cools && wears("cold") ? MANY_HEATS : null,
+    heat: heats && wears("heat") ? MANY_HEATS : null,
+    most: compressor ? MANY_STARTS : null,
+  };
+}
+
+/** What starts cost, K: each a little, and much from where they are dear on. */
+const wearOf = (perHour: number, dear: number | null): number =>
+  dear === null ? 0 : 0.02 * perHour + 3 * Math.max(0, perHour - dear);
 
 /** Where a candidate lets heat and cold come on and go off. */
 const pointsAt = ({ heating, cooling, shift }: Candidate, target: number): Points => {
@@ -263,7 +287,8 @@ function scoreSeason(season: Season, settings: Settings[], group: Group, span: S
     away: Math.max(...all.map((j) => j.away)),
     heldLow: held.low - held.band.target,
     heldHigh: held.high - held.band.target,
-    startsPerHour: (group.cools ? look.coldStarts : look.heatStarts) / (days * 24),
+    coldStartsPerHour: look.coldStarts / (days * 24),
+    heatStartsPerHour: look.heatStarts / (days * 24),
     reversalsPerDay: look.reversals / days,
     runOn: { heat: look.afterHeat, cold: look.afterCold },
   };
@@ -273,7 +298,8 @@ function scoreSeason(season: Season, settings: Settings[], group: Group, span: S
  * The objective of the design's reference, the worst of all seasons: J = half-range of the product + 0.02·starts/h +
  * 3·max(0, starts/h − 3) + 2·Σ max(0, 0.2 − margin) + 0.05·reversals/day, with the margins of the rule of chasing:
  * what lies between heat and cold less what the probe runs on within 90 minutes, as each season shows it.
- * For a compressor the starts cost above 3 an hour; for a heater above what its relay is made for.
+ * Starts count each of what is switched: of a compressor they cost dearly above 3 an hour, of a heater above what its
+ * relay is made for, and nothing where the relay is electronic.
  * The furthest excursion stands for the half-range: a swing that is off centre costs as much as a wide one. Of several
  * vessels the one that fares worst counts.
  */
@@ -297,7 +323,7 @@ export function scoreOf(
   const grain = Math.max(...group.members.map((c) => resolutionOf(chamber.controllers[c]!.unit))) / 2;
   const tight = scores.some((s) => short(s) > grain + 1e-9);
   const costs = scores.map((s) => {
-    const wear = 0.02 * s.startsPerHour + 3 * Math.max(0, s.startsPerHour - starts.dear);
+    const wear = wearOf(s.coldStartsPerHour, starts.cold) + wearOf(s.heatStartsPerHour, starts.heat);
     return s.away + wear + 2 * Math.max(0, short(s) - grain) + 0.05 * s.reversalsPerDay;
   });
   return {
@@ -307,11 +333,15 @@ export function scoreOf(
     excursion: Math.max(...scores.map((s) => s.away)),
     tight,
     mostStarts: starts.most,
-    startsPerDay: Math.max(...scores.map((s) => s.startsPerHour)) * 24,
+    startsPerDay: Math.max(...scores.map((s) => s.coldStartsPerHour + s.heatStartsPerHour)) * 24,
+    starts: {
+      cold: group.cools ? Math.max(...scores.map((s) => s.coldStartsPerHour)) * 24 : null,
+      heat: group.heats ? Math.max(...scores.map((s) => s.heatStartsPerHour)) * 24 : null,
+    },
     holds:
       scores.every((s) => s.past <= TOLERANCE) &&
       !tight &&
-      scores.every((s) => s.reversalsPerDay <= CHASE_PER_DAY && s.startsPerHour <= (starts.most ?? Infinity)),
+      scores.every((s) => s.reversalsPerDay <= CHASE_PER_DAY && s.coldStartsPerHour <= (starts.most ?? Infinity)),
     cost: Math.max(...costs),
   };
 }

@@ -14,7 +14,7 @@ const narrow = [
 const apart = (d: number) => [set("settings", "heatingDifferential", d), set("settings", "coolingDifferential", d)];
 const caseOf = (record: ChamberRecord) => {
   const plan = planOf(record);
-  const [c] = casesOf({ plan, trial: runTrial(trialOf(plan, 5)), scale: "C" }, "judged");
+  const [c] = casesOf({ plan, trial: runTrial(trialOf(plan, 5)), scale: "C", calm: null }, "judged");
   return c!;
 };
 const chaseOn = (record: ChamberRecord): Chase => {

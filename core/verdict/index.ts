@@ -1,3 +1,4 @@
+export { calmStages } from "./calm";
 export * from "./judge";
 export * from "./limits";
 export * from "./normal";

@@ -15,12 +15,15 @@ import {
   notPluggedIn,
   surfaceHot,
 } from "./devices";
+import { calmTrial, without } from "./calm";
 import { outsideModel } from "./ground";
+import { takenOut } from "./happened";
 import { bandsApart, doesNotFit, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
 import { allWell } from "./normal";
 import { nobodyThere, stageStalls, trialTooShort } from "./program";
 import { differentialTooFine, limitsReversed, noAlarm, offsetHides, probeLoose, unitsFight } from "./reading";
 import { boils, fuelEnds, glowTooStrong, iceEnds, oneSided, wastedEnergy } from "./supplies";
+import { sameVerdict } from "./same";
 import { leavesBand, livesAtOneEnd, overshoot } from "./swing";
 import { chasing, delayTooLong, delayTooShort, relayWears, shortCycling } from "./switching";
 import type { Case, Judgement, Rule, Scope, Severity, Verdict } from "./types";
@@ -48,6 +51,7 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["judged", oneSided],
   ["program", iceEnds],
   ["judged", leavesBand],
+  ["judged", takenOut],
   ["program", doesNotFit],
   ["judged", boils],
   ["program", surfaceHot],
@@ -143,11 +147,12 @@ const ofTheBox = new Set([
   "boils",
 ]);
 
-/** All verdicts on a trial, what hurts most first. Never empty where the product reaches its band: then what is normal is said. */
-export function judge(plan: Plan, trial: Trial, scale: Scale): Verdict[] {
+/** What the rules find on one trial. */
+function found(judgement: Judgement): Verdict[] {
+  const { plan } = judgement;
   const several = plan.chamber.stages.length > 1;
-  const found = rules.flatMap(([scope, rule]) => {
-    const own = casesOf({ plan, trial, scale }, scope).flatMap((c): Verdict[] => {
+  return rules.flatMap(([scope, rule]) => {
+    const own = casesOf(judgement, scope).flatMap((c): Verdict[] => {
       const answer = rule(c);
       const findings = answer === null ? [] : Array.isArray(answer) ? answer : [answer];
       return findings.map((f) => ({
@@ -167,6 +172,22 @@ export function judge(plan: Plan, trial: Trial, scale: Scale): Verdict[] {
       ),
     );
   });
-  const bad = found.some((v) => v.severity === "danger");
-  return found.filter((v) => v.severity !== "good" || !bad).sort((a, b) => weight[a.severity] - weight[b.severity]);
+}
+
+/**
+ * All verdicts on a trial, what hurts most first. Never empty where the product reaches its band: then what is normal is
+ * said. Settings, devices and box are judged by the trial in which nothing happens, so that a happening neither excuses
+ * what is wrong without it nor spoils what is normal; what comes of the happenings is said besides.
+ */
+export function judge(plan: Plan, trial: Trial, scale: Scale): Verdict[] {
+  const calm = calmTrial(plan, trial);
+  const all = found({ plan: calm === trial ? plan : without(plan, () => true), trial: calm, scale, calm: null });
+  if (calm !== trial)
+    for (const v of found({ plan, trial, scale, calm }))
+      if (v.severity !== "good" && !all.some((b) => sameVerdict(b, v)))
+        all.push(
+          v.id === "taken-out" ? v : { ...v, text: `${v.text} Without what happens in this trial it is not so.` },
+        );
+  const bad = all.some((v) => v.severity === "danger");
+  return all.filter((v) => v.severity !== "good" || !bad).sort((a, b) => weight[a.severity] - weight[b.severity]);
 }

@@ -1,11 +1,21 @@
+import type { Chamber } from "../model";
+import type { Trial } from "../trial";
 import type { Case } from "./types";
 
-/** Lowest and highest of what is judged, bin by bin, wherever it stands in the trace. */
-export function judgedLine({ trial: { trace }, chamber, metrics }: Case): { low: Float32Array; high: Float32Array } {
-  const index = chamber.vessels.findIndex((v) => v.id === metrics.judged);
+interface Line {
+  low: Float32Array;
+  high: Float32Array;
+}
+
+/** Lowest and highest of one thing that is judged, bin by bin, wherever it stands in a trial's trace. */
+export function lineOf({ trace }: Trial, { vessels }: Chamber, judged: string): Line {
+  const index = vessels.findIndex((v) => v.id === judged);
   const layer = trace.layers.find((l) => l.kind === "vessel" && l.index === index);
   return layer ?? { low: trace.low.product, high: trace.high.product };
 }
+
+/** The same of what a case is about. */
+export const judgedLine = ({ trial, chamber, metrics }: Case): Line => lineOf(trial, chamber, metrics.judged);
 
 /** The bins that lie within the stage. */
 export function binsOf({ trial: { trace }, result }: Case): number[] {

@@ -6,7 +6,7 @@ import type { Judgement, Rule } from "./types";
 import { movesOrStays, percent, withArticle } from "./words";
 
 /** How what is judged moves in a stage once it is settled: display, and each thing itself. */
-function swings({ scale, plan }: Judgement, all: readonly Metrics[]): string[] {
+function swings({ scale, plan }: Pick<Judgement, "scale" | "plan">, all: readonly Metrics[]): string[] {
   const [first] = all;
   if (!first?.settled) return [];
   const { reading } = first.settled;
@@ -22,11 +22,10 @@ function swings({ scale, plan }: Judgement, all: readonly Metrics[]): string[] {
 
 /**
  * Sentences on what one will see in a stage while all is well; empty where it never settles.
- * @param id of the stage
+ * @param metrics of the stage, of a trial in which nothing happens
  */
-export function whatIsNormal(judgement: Judgement, id: string): string[] {
-  const { trial, plan } = judgement;
-  const metrics = trial.stages.find((s) => s.id === id)?.metrics ?? [];
+export function whatIsNormal(judgement: Pick<Judgement, "scale" | "plan">, metrics: readonly Metrics[]): string[] {
+  const { plan } = judgement;
   const lines = swings(judgement, metrics);
   if (lines.length === 0) return [];
   const { usualCold, usualHeat } = metrics[0]!;
@@ -64,7 +63,7 @@ const shortStage = ({ plan }: Judgement, { metrics }: StageResult): string[] =>
 export const allWell: Rule = (c) => {
   const { stages } = c.chamber;
   const lines = c.trial.stages.flatMap((result) => {
-    const own = whatIsNormal(c, result.id);
+    const own = whatIsNormal(c, result.metrics);
     const said = own.length > 0 ? own : shortStage(c, result);
     if (said.length === 0) return [];
     return stages.length > 1 ? [`${stageName(stages, result.id)}: ${said.join(" ")}`] : said;

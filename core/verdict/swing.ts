@@ -1,5 +1,5 @@
-import { AIR, happeningInfo, isBath } from "../chamber";
-import { atFirst, printDuration } from "../quantity";
+import { AIR, isBath } from "../chamber";
+import { atFirst } from "../quantity";
 import {
   backToAdvised,
   heaterOfPower,
@@ -16,21 +16,9 @@ import { movesOrStays, percent, TOLERANCE, words } from "./words";
 /** Boxes in which the medium around the product is air. */
 const airBox = (c: Case) => !isBath(c.chamber.cabinet.kind);
 
-/** The happening that the moment follows from, if one does: the product was in its band until then. */
-function causeOf(c: Case, moment: number): { title: string; text: string } | null {
-  const { grace } = c.metrics;
-  const found = grace
-    .filter((g) => g.seconds !== null && Number.isFinite(g.seconds) && g.at + g.seconds <= moment)
-    .sort((a, b) => b.at - a.at)[0];
-  if (!found) return null;
-  return {
-    title: happeningInfo[found.kind].label,
-    text: ` That follows what happens at ${words(c).when(found.at)}; it leaves ${printDuration(found.seconds!)} of grace.`,
-  };
-}
-
-/** The product leaves the band after it had reached it. */
+/** The product leaves the band after it had reached it, by itself: what a happening does is `takenOut`'s. */
 export const leavesBand: Rule = (c) => {
+  if (c.calm) return null;
   const { inBand, settled } = c.metrics;
   // What happens on arrival alone is overshoot's.
   const arrived = settled ?? c.metrics.arrived;
@@ -45,32 +33,27 @@ export const leavesBand: Rule = (c) => {
   const moment = cold ? arrived.product.lowAt : arrived.product.highAt;
   const { place } = c.probe;
   const inAir = c.metrics.judged !== AIR && (place === "air" || place === "waterBottle") && airBox(c);
-  const cause = causeOf(c, moment);
   return {
     id: "leaves-band",
-    severity: cause ? "note" : worst > 1 || inBand < 0.9 ? "danger" : "warning",
-    station: inAir && !cause ? "probe" : "settings",
-    title: cause
-      ? `${cause.title} takes it out of its band`
-      : `${atFirst(theJudged)} gets too ${cold ? "cold" : "warm"}`,
-    text: `It ${cold ? "sinks to" : "rises to"} ${at(cold ? arrived.product.low : arrived.product.high)}, ${by(worst)} ${cold ? "below the coldest" : "above the warmest"} that you allow (${when(moment)}), and is in its band ${percent(inBand)} of the time.${cause ? cause.text : inAir ? " The probe does not feel the product, so the controller does not know." : ""}`,
+    severity: worst > 1 || inBand < 0.9 ? "danger" : "warning",
+    station: inAir ? "probe" : "settings",
+    title: `${atFirst(theJudged)} gets too ${cold ? "cold" : "warm"}`,
+    text: `It ${cold ? "sinks to" : "rises to"} ${at(cold ? arrived.product.low : arrived.product.high)}, ${by(worst)} ${cold ? "below the coldest" : "above the warmest"} that you allow (${when(moment)}), and is in its band ${percent(inBand)} of the time.${inAir ? " The probe does not feel the product, so the controller does not know." : ""}`,
     moment,
-    remedies: cause
-      ? []
-      : offered(
-          inAir ? strapProbe(c) : null,
-          backToAdvised(c),
-          shiftSetpoint(c),
-          narrow(c),
-          inAir || judged === AIR ? null : strapProbe(c),
-        ),
+    remedies: offered(
+      inAir ? strapProbe(c) : null,
+      backToAdvised(c),
+      shiftSetpoint(c),
+      narrow(c),
+      inAir || judged === AIR ? null : strapProbe(c),
+    ),
   };
 };
 
 /** It shoots past the far end of the band when it first arrives, and not again. */
 export const overshoot: Rule = (c) => {
   const { arriving, settled, timeToBand, whole } = c.metrics;
-  if (!arriving || !settled || !timeToBand) return null;
+  if (c.calm || !arriving || !settled || !timeToBand) return null;
   const { low, high } = c.band;
   const first = c.result.from === 0;
   const start = first ? c.vessel.startTemperature : whole.product.low < low ? whole.product.low : whole.product.high;
@@ -78,7 +61,7 @@ export const overshoot: Rule = (c) => {
   const past = rising
     ? arriving.high - Math.max(high, settled.product.high)
     : Math.min(low, settled.product.low) - arriving.low;
-  if (past < 0.3 || causeOf(c, rising ? arriving.highAt : arriving.lowAt)) return null;
+  if (past < 0.3) return null;
   const { at, by, when, theJudged } = words(c);
   const { usual, power } = heatOf(c);
   return {

@@ -91,7 +91,7 @@ export const relayWears: Rule = (c) => {
   // What hangs on one outlet is switched by one relay.
   const starts = devices.filter((d) => c.controller.heat.includes(d.id)).map((d) => d.starts);
   const perHour = Math.max(0, ...starts) / (Math.max(seconds, 3600) / 3600);
-  if (perHour <= MANY_HEATS || !outletsOf(c.unit).heat) return null;
+  if (perHour <= MANY_HEATS || !outletsOf(c.unit).heat || c.unit.switchedBy !== "relay") return null;
   return {
     id: "relay-wears",
     severity: "note",

@@ -37,6 +37,8 @@ export interface Judgement {
   plan: Plan;
   trial: Trial;
   scale: Scale;
+  /** The trial in which nothing happens, where something does in this one; null where this one is that trial. */
+  calm: Trial | null;
 }
 
 /** What a rule may look at: one thing that a band is for in one stage, and one controller that has to do with it. */

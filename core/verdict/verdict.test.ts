@@ -148,6 +148,6 @@ describe("of the remedies that a verdict offers", () => {
 describe("what is normal", () => {
   it("is silent where nothing settles", () => {
     const plan = planOf(recordWith(...steadyRoom(2), heaterOf(0), set("vessel", "startTemperature", celsius(5)), hold));
-    expect(whatIsNormal({ plan, trial: runTrial(trialOf(plan, 2)), scale: "C" }, "s1")).toEqual([]);
+    expect(whatIsNormal({ plan, scale: "C" }, runTrial(trialOf(plan, 2)).stages[0]!.metrics)).toEqual([]);
   });
 });

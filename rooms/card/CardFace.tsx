@@ -3,7 +3,7 @@ import { placeLabel } from "@/core/probe";
 import { controllerName, stageName } from "@/core/program";
 import { celsius, printTemperature, type Scale } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
-import type { Plan, Trial } from "@/core/trial";
+import type { Plan, StageResult } from "@/core/trial";
 import { whatIsNormal, type Verdict } from "@/core/verdict";
 import { CardAlarms } from "./CardAlarms";
 import { CardProgram } from "./CardProgram";
@@ -13,25 +13,25 @@ import { ScaleTable } from "./ScaleTable";
 interface FaceProps {
   name: string;
   plan: Plan;
-  trial: Trial;
+  /** How its stages go while all is well. */
+  calm: readonly StageResult[];
   verdicts: readonly Verdict[];
   scale: Scale;
 }
 
 /** All that stands on the card. */
-export function CardFace({ name, plan, trial, verdicts, scale }: FaceProps) {
+export function CardFace({ name, plan, calm, verdicts, scale }: FaceProps) {
   const { chamber, stages } = plan;
   const wrong = verdicts.filter((v) => v.severity === "danger");
   const show = (t: number, resolution = 0.1) => printTemperature(celsius(t), scale, resolution);
   const probes = cautionsAt("card")[0];
   const lid = hasLid(chamber.cabinet.kind);
-  const judgement = { plan, trial, scale };
   const several = stages.length > 1;
   const low = Math.min(...stages.map((s) => s.stage.low));
   const high = Math.max(...stages.map((s) => s.stage.high));
   const own = chamber.vessels.filter((v) => v.band);
   const normal = stages.flatMap((s) => {
-    const lines = whatIsNormal(judgement, s.id);
+    const lines = whatIsNormal({ plan, scale }, calm.find((r) => r.id === s.id)?.metrics ?? []);
     return lines.length && several ? [`${stageName(chamber.stages, s.id)}: ${lines.join(" ")}`] : lines;
   });
   return (
