@@ -13,6 +13,8 @@ interface Row {
   /** W into each heater, and into the air. */
   heaters: number[];
   air: number;
+  /** Temperature of each heater's body, of the air where it has none, °C. */
+  body: number[];
   /** Each cold body's own watts: defrost. */
   cold: number[];
   on: number;
@@ -31,13 +33,14 @@ function rows(record: ChamberRecord, hours: number, settings = settingsOf(20, 1,
   const seen: Row[] = [];
   const still = run.network.links.find((l) => l.a === run.network.air && l.b === run.network.lining)!.conductance;
   advance(run, run.steps, {
-    sample({ step, u, on, mode, coolers, heating }) {
+    sample({ step, u, x, on, mode, coolers, heating }) {
       const { at } = run;
       const wind = mode.network.links.find((l) => l.a === run.network.air && l.b === run.network.lining)!.conductance;
       seen.push({
         at: step * DT,
         heaters: chamber.heaters.map((_, h) => u[at.heater + h]!),
         air: u[at.air]!,
+        body: run.network.heaters.map(({ node }) => x[node >= 0 ? node : run.network.air]!),
         cold: chamber.coolers.map((_, c) => u[at.cold + c]!),
         on,
         cooling: mode.cooling,
@@ -87,9 +90,38 @@ describe("several heaters on one outlet", () => {
       set("heater", "ownThermostat", true, "h1"),
       set("heater", "ownThermostatAt", celsius(30), "h1"),
     );
-    const seen = kinds(rows(beside, 6).map((r) => r.heaters));
-    expect(seen).toEqual(["0 0", "40 0"]);
+    const seen = rows(beside, 6).map((r) => r.heaters);
+    expect(seen.every(([, other]) => other === 0)).toBe(true);
+    expect([Math.min(...seen.map(([w]) => w!)), Math.max(...seen.map(([w]) => w!))]).toEqual([0, 40]);
   });
+  it.each([
+    ["bulb", 100, 45],
+    ["bulb", 250, 45],
+    ["lamp", 250, 60],
+    ["tube", 120, 40],
+  ])(
+    "a %s of %i W with a thermostat of its own at %i °C cuts within its step and rests until it is 5 K cooler",
+    (kind, power, cut) => {
+      const record = changed(
+        recordWith(...steadyRoom(15)),
+        set("cabinet", "kind", "foam"),
+        set("stage", "low", celsius(34)),
+        set("stage", "high", celsius(36)),
+        set("heater", "kind", kind),
+        set("heater", "power", power),
+        set("heater", "ownThermostat", true),
+        set("heater", "ownThermostatAt", celsius(cut)),
+      );
+      const seen = rows(record, 6, settingsOf(36, 1, 1));
+      const body = seen.map((r) => r.body[0]!);
+      expect(Math.max(...body)).toBeLessThanOrEqual(cut + 1e-6);
+      expect(Math.max(...body)).toBeGreaterThan(cut - 1e-6);
+      // Where heat begins again the body has cooled to where the bimetal closes.
+      const begins = seen.flatMap((r, k) => (k > 0 && r.heaters[0]! > 0 && seen[k - 1]!.heaters[0] === 0 ? [k] : []));
+      for (const k of begins) expect(body[k]).toBeLessThanOrEqual(cut - 5 + 1e-6);
+      expect(begins.length).toBeGreaterThan(1);
+    },
+  );
   it("a cut by its own thermostat holds for that one alone, from its moment on", () => {
     const seen = rows(both, 3, settingsOf(24, 1, 1), { kind: "heaterCutOut", which: "h2", at: 600 });
     expect(seen[59]!.heaters).toEqual([40, 25]);

@@ -1,6 +1,7 @@
 import { onOffFamily, outletOf, stepOutlet } from "../controller";
 import { stepCooler, stepFire, stepHeater } from "../device";
 import type { Chamber } from "../model";
+import { ROOM } from "./discretise";
 import type { Run } from "./run";
 import type { Situation } from "./timeline";
 
@@ -61,16 +62,26 @@ export function deskOf({ input: { chamber }, network, state: { u }, at }: Run): 
 const relay = outletOf("relay");
 
 /**
+ * Share of a step after which a heater's own thermostat cuts it: so much as lets its body, at the end of the step, just
+ * reach the temperature of the cut. A light body under much power would pass it by tens of kelvins within one step.
+ */
+function shareUntilCut({ state, rooms, at }: Run, h: number, node: number, watts: number, cut: number): number {
+  const { x, u, mode, step } = state;
+  const { n, m, phi, gamma } = mode.hold;
+  const own = at.heater + h;
+  let idle = gamma[node * m + ROOM]! * rooms[step % rooms.length]!;
+  for (let j = 0; j < n; j++) idle += phi[node * n + j]! * x[j]!;
+  for (let j = 0; j < m; j++) if (j !== ROOM && j !== own) idle += gamma[node * m + j]! * u[j]!;
+  const rise = gamma[node * m + own]! * watts;
+  return rise <= 0 ? 1 : Math.min(1, Math.max(0, (cut - idle) / rise));
+}
+
+/**
  * Devices that do not simply follow their outlet: with a thermostat, a timer, a switch or a fire of their own, behind a
  * relay that sticks, switched by shares; and fans and lights.
  */
-export function stepHindered(
-  desk: Desk,
-  { state, network, input, at }: Run,
-  now: Situation,
-  power: boolean,
-  dt: number,
-): void {
+export function stepHindered(desk: Desk, run: Run, now: Situation, power: boolean, dt: number): void {
+  const { state, network, input, at } = run;
   const { chamber } = input;
   const { outs, watts, defrosts } = desk;
   const { u, x, heaters, coolers, outlets } = state;
@@ -93,6 +104,11 @@ export function stepHindered(
       const body = x[node >= 0 ? node : network.air]!;
       runs = stepHeater(heaters[h]!, heater, share > 0 && !cutOut, body, heater.staysOff || staysOff, dt);
       gives = runs ? share * full : 0;
+      if (gives > 0 && heater.ownThermostat) {
+        const until = shareUntilCut(run, h, node >= 0 ? node : network.air, gives, heater.ownThermostatAt);
+        gives *= until;
+        if (until < 1) heaters[h]!.open = true;
+      }
       if (desk.fires[h]) {
         gives = fuelOut ? 0 : stepFire(heaters[h]!, heater, runs, dt);
         if (gives <= 0) runs = false;
