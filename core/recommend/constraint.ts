@@ -1,4 +1,4 @@
-import { coldAvailable, coldNeeded, heaterPower, heatNeeded } from "../chamber";
+import { coldAvailable, coldNeeded, hasCooler, hasHeater, heaterPower, heatNeeded } from "../chamber";
 import { celsius, measures, printMeasure, printTemperature, type Scale } from "../quantity";
 import { judgedName, switchesOf } from "../trial";
 import { CHASE_PER_DAY, withArticle } from "../verdict";
@@ -43,8 +43,14 @@ function lacking({ plan, stage }: Setup, season: Season, worst: SeasonScore, war
     ? coldNeeded(season.chamber, target, season.ownHeat)
     : heatNeeded(season.chamber, target, plan.stages[stage]!.stage, worst.judged);
   if (need <= 0) return "";
-  if (warm && !can.cold) return " No number helps: nothing here takes heat away.";
-  if (!warm && !can.heat) return " No number helps: nothing here heats.";
+  if (warm && !can.cold)
+    return hasCooler(chamber)
+      ? " No number helps: no unit here switches the cooling."
+      : " No number helps: nothing here takes heat away.";
+  if (!warm && !can.heat)
+    return hasHeater(chamber)
+      ? " No number helps: no unit here switches the heater."
+      : " No number helps: nothing here heats.";
   const have = warm ? coldAvailable(season.chamber, target, season.room) : heaterPower(chamber);
   return need > have * FULL
     ? ` No number helps: that takes about ${watts(need)} of ${warm ? "cold" : "heat"}, and there are ${watts(have)}.`

@@ -1,7 +1,7 @@
 import { coldAvailable, coldNeeded, coolerChoice, coolersFor, hasCooler, hasHeater } from "../chamber";
 import { peakHeatOf, peakHeatOfAll } from "../product";
 import { atFirst, printDuration } from "../quantity";
-import { heaterOfPower, heatOf, offered, startNearer, watts } from "./remedies";
+import { heaterOfPower, heatOf, offered, startNearer, switchHeat, watts } from "./remedies";
 import { switchesOf } from "../trial";
 import type { Case, Rule } from "./types";
 import { percent, TOLERANCE, words } from "./words";
@@ -34,17 +34,20 @@ export const neverArrives: Rule = (c) => {
   if (result.from > 0 && result.dueAt === null && metrics.seconds < DAY) return null;
   const { at, theJudged, within } = words(c);
   const below = metrics.whole.product.high < band.low;
-  const { need, usual, power } = heatOf(c);
+  const { need, usual, power, idle } = heatOf(c);
+  const gives = idle
+    ? `no unit here switches ${c.chamber.heaters.length > 1 ? "the heaters" : "the heater"} that could give it`
+    : `${c.chamber.heaters.length > 1 ? "the heaters give" : "the heater gives"} ${watts(power)}`;
   return {
     id: "never-arrives",
     severity: "danger",
     station: "heat",
     title: "It never gets there",
     text: below
-      ? `In ${within} ${theJudged} gets no warmer than ${at(metrics.whole.product.high)}; its band begins at ${at(band.low)}. Holding ${at(band.target)} in the coldest room takes ${watts(need)}, ${c.chamber.heaters.length > 1 ? "the heaters give" : "the heater gives"} ${watts(power)}.`
+      ? `In ${within} ${theJudged} gets no warmer than ${at(metrics.whole.product.high)}; its band begins at ${at(band.low)}. Holding ${at(band.target)} in the coldest room takes ${watts(need)}, ${gives}.`
       : `In ${within} ${theJudged} gets no colder than ${at(metrics.whole.product.low)}; its band ends at ${at(band.high)}.`,
     moment: below ? metrics.whole.product.highAt : metrics.whole.product.lowAt,
-    remedies: below && usual > power ? offered(heaterOfPower(c, usual)) : [],
+    remedies: !below ? [] : idle ? offered(switchHeat(c)) : usual > power ? offered(heaterOfPower(c, usual)) : [],
   };
 };
 
@@ -77,8 +80,8 @@ export const slowArrival: Rule = (c) => {
 /** The heater runs nearly all the time and the product sinks all the same. */
 export const heaterTooWeak: Rule = (c) => {
   const { metrics, band, chamber } = c;
-  const { need, usual, power } = heatOf(c);
-  if (!tooCold(c) || need <= power * 0.95) return null;
+  const { need, usual, power, idle } = heatOf(c);
+  if (idle || !tooCold(c) || need <= power * 0.95) return null;
   const { at, when, theJudged } = words(c);
   const { product } = metrics.arrived!;
   return {
@@ -121,8 +124,8 @@ export const coldTooWeak: Rule = (c) => {
 
 /** The heater covers the need with hardly anything to spare. */
 export const heaterBarely: Rule = (c) => {
-  const { need, usual, power } = heatOf(c);
-  if (!hasHeater(c.chamber) || need < power * 0.75 || !c.metrics.arrived || tooCold(c)) return null;
+  const { need, usual, power, idle } = heatOf(c);
+  if (idle || !hasHeater(c.chamber) || need < power * 0.75 || !c.metrics.arrived || tooCold(c)) return null;
   const { at } = words(c);
   return {
     id: "heater-barely",

@@ -1,8 +1,9 @@
-import { heaterFor, heaterPower, heatNeeded, heatersOf, isBath } from "../chamber";
-import { fitToUnit, parametersOf, resolutionOf, settingsAt, settingTable, type Points } from "../controller";
+import { hasHeater, heaterFor, heaterPower, heatNeeded, heatersOf, isBath } from "../chamber";
+import { fitToUnit, outletsOf, parametersOf, resolutionOf, settingsAt, settingTable, type Points } from "../controller";
 import type { Edit } from "../model";
 import { placeAtProduct, probeMove } from "../probe";
 import { celsius, measures, printMeasure } from "../quantity";
+import { switchesOf } from "../trial";
 import { groupOf, pointsIn, stepOf } from "./group";
 import type { Case, Remedy } from "./types";
 
@@ -158,9 +159,26 @@ export function shiftSetpoint(c: Case): Remedy | null {
 export const watts = (w: number): string => printMeasure(Math.round(w), measures.power, "metric");
 
 /** The usual size of all heaters together for a case, W, and what holding takes. */
-export function heatOf(c: Case): { need: number; usual: number; power: number } {
+export function heatOf(c: Case): { need: number; usual: number; power: number; idle: boolean } {
   const need = heatNeeded(c.chamber, c.band.target, c.stage, c.metrics.judged);
-  return { need, usual: heaterFor(need, c.chamber.cabinet.kind), power: heaterPower(c.chamber) };
+  return {
+    need,
+    usual: heaterFor(need, c.chamber.cabinet.kind),
+    power: heaterPower(c.chamber),
+    // There is one, and no unit that switches it: its watts do not count.
+    idle: hasHeater(c.chamber) && !switchesOf(c.chamber).heat,
+  };
+}
+
+/** A unit of two outlets, where a heater hangs on one that only cools. */
+export function switchHeat({ chamber }: Pick<Case, "chamber">): Remedy | null {
+  const on = chamber.controllers.find((u) => heatersOf(chamber).some((h) => u.heat.includes(h.id)));
+  if (!on || outletsOf(on.unit).heat) return null;
+  return {
+    id: "switch-heat",
+    label: "Use a unit of two outlets, which switches the heater too",
+    edits: [{ section: "unit", field: "kind", id: on.id, value: "twoDifferentials" }],
+  };
 }
 
 /** Another heater in the place of the strongest one, so that all together have a power. */

@@ -216,4 +216,22 @@ describe("further rules on real trials", () => {
     const warmed = verdictsOn(recordWith(...steadyRoom(20), ...band(41, 43), heaterOf(120)), 5);
     expect(warmed.map((v) => v.id)).not.toContain("outside-model");
   });
+
+  describe("a unit that only cools, with a heater that hangs on it", () => {
+    const cools = [...unit("cutOut", "cool"), heaterOf(120)];
+    it.each<[string, ChamberRecord, string]>([
+      ["never gets warm enough", recordWith(...steadyRoom(5), ...band(19, 21, 6), ...cools), "never-arrives"],
+      ["cools out", recordWith(...room(4, 26), ...band(17, 21), ...cools), "one-sided"],
+    ])("is told that it does not switch the heater, and not that its watts do not do: it %s", (_, record, id) => {
+      const all = verdictsOn(record, 5);
+      const found = all.find((v) => v.id === id)!;
+      expect(found.text).toMatch(/switch(es)? the heater/);
+      expect(found.text).not.toMatch(/120\sW/);
+      expect(all.map((v) => v.id)).not.toContain("heater-too-weak");
+      const [remedy] = found.remedies.filter((r) => r.id === "switch-heat");
+      const mended = tryEdits(record, remedy!.edits);
+      if (!mended.ok) throw new Error(mended.problem);
+      expect(verdictsOn(mended.value, 5).map((v) => v.id)).not.toContain(id);
+    });
+  });
 });

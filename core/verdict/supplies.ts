@@ -1,8 +1,8 @@
-import { boxes, coolerChoice, coolersFor, hasIce, heatersOf, isIce } from "../chamber";
+import { boxes, coolerChoice, coolersFor, hasHeater, hasIce, heatersOf, isIce } from "../chamber";
 import { printDuration, printNumber } from "../quantity";
 import { switchesOf } from "../trial";
 import { binsOf, judgedLine } from "./lines";
-import { heatOf, watts } from "./remedies";
+import { heatOf, offered, switchHeat, watts } from "./remedies";
 import type { Case, Finding, Rule } from "./types";
 import { words } from "./words";
 
@@ -122,6 +122,7 @@ export const oneSided: Rule = (c) => {
   if (hours < 0.25) return null;
   const { at, theJudged } = words(c);
   const { room } = chamber;
+  const idle = !canHeat && hasHeater(chamber);
   const [cooler] = chamber.coolers;
   const [heater] = chamber.heaters;
   const unit = { section: "unit", field: "kind", id: c.controller.id, value: "twoDifferentials" } as const;
@@ -136,7 +137,7 @@ export const oneSided: Rule = (c) => {
     severity: "warning",
     station: "heat",
     title: canHeat ? "Hours in which nothing cools it" : "Hours in which nothing warms it",
-    text: `${printNumber(hours, 0.1)} hours a day on average ${theJudged} is ${canHeat ? "warmer than the warmest" : "colder than the coldest"} that you allow, in a room of ${at(room.low)} to ${at(room.high)}. This ${boxes[chamber.cabinet.kind].label.toLowerCase()} can only ${canHeat ? "heat" : "cool"}.`,
+    text: `${printNumber(hours, 0.1)} hours a day on average ${theJudged} is ${canHeat ? "warmer than the warmest" : "colder than the coldest"} that you allow, in a room of ${at(room.low)} to ${at(room.high)}. ${idle ? "The unit only cools: it does not switch the heater that is there." : `This ${boxes[chamber.cabinet.kind].label.toLowerCase()} can only ${canHeat ? "heat" : "cool"}.`}`,
     moment: canHeat ? c.metrics.whole.product.highAt : c.metrics.whole.product.lowAt,
     remedies: addCold
       ? [
@@ -146,19 +147,21 @@ export const oneSided: Rule = (c) => {
             edits: [...coolerChoice("compressor", cooler.id), unit],
           },
         ]
-      : addHeat
-        ? [
-            {
-              id: "add-heat",
-              label: "Put a heater in, with a unit of two outlets",
-              edits: [
-                { section: "heater", field: "kind", id: heater.id, value: undefined },
-                { section: "heater", field: "power", id: heater.id, value: undefined },
-                unit,
-              ],
-            },
-          ]
-        : [],
+      : idle
+        ? offered(switchHeat(c))
+        : addHeat
+          ? [
+              {
+                id: "add-heat",
+                label: "Put a heater in, with a unit of two outlets",
+                edits: [
+                  { section: "heater", field: "kind", id: heater.id, value: undefined },
+                  { section: "heater", field: "power", id: heater.id, value: undefined },
+                  unit,
+                ],
+              },
+            ]
+          : [],
   };
 };
 
