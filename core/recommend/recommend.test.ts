@@ -178,4 +178,18 @@ describe("the best settings", () => {
       expect(run(freed.value).found.best).not.toBeNull();
     }
   });
+
+  it("offer the mildest place that frees a demand: two degrees warmer and no numbers hold", () => {
+    const of = record(set("unit", "kind", "heatOnly"), set("cooler", "kind", "none"));
+    const { label, edits } = run(of).found.binding!.relaxations.find((f) => f.label.C.startsWith("Stand it"))!;
+    const offered = edits.find((e) => e.section === "room" && e.field === "high")!.value as number;
+    expect(label.C).toContain(`no warmer than ${offered.toFixed(1)}`);
+    const at = (high: number) => {
+      const room = tryEdits(of, [{ section: "room", field: "high", value: celsius(high) }]);
+      if (!room.ok) throw new Error(room.problem);
+      return run(room.value).found.best;
+    };
+    expect(at(offered)).not.toBeNull();
+    expect(at(offered + 2)).toBeNull();
+  });
 });

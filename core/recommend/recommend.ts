@@ -1,7 +1,7 @@
 import { applyEdits, type ChamberRecord } from "../model";
 import type { Scale } from "../quantity";
 import { bindingConstraintOf } from "./constraint";
-import { relaxationsOf } from "./relaxations";
+import { relaxationsOf, type PossibleRelaxation } from "./relaxations";
 import { pointsOfGroup, settingsOf, type Candidate, type Group, type Score } from "./score";
 import { lastSetups, settingsKey, tryTask, type setupsOf, type Setup, type Task, type Tried } from "./setups";
 import type { Recommendation, RecommendOptions, Relaxation, SearchProgress, TradePoint } from "./types";
@@ -228,16 +228,18 @@ export function* searchOf(
   const constraint = constraintIn("C");
   const groups = relaxationsOf(changed, own!, constraint);
   const relaxations: Relaxation[] = [];
+  const frees = function* (change: PossibleRelaxation, share: number): Generator<Batch, boolean, Tried[]> {
+    const tried = applyEdits(changed, change.edits);
+    const found = yield* batch(relaxing(nearest!, setupsFor(tried, plain)[0]!), share, {
+      record: tried,
+      options: plain,
+    });
+    return found.some(({ point }) => point.score.holds);
+  };
   for (const group of groups) {
-    for (const change of group) {
-      const tried = applyEdits(changed, change.edits);
-      const on = { record: tried, options: plain };
-      const found = yield* batch(
-        relaxing(nearest!, setupsFor(tried, plain)[0]!),
-        RELAXING / groups.length / group.length,
-        on,
-      );
-      if (!found.some(({ point }) => point.score.holds)) continue;
+    for (const possible of group) {
+      if (!(yield* frees(possible, RELAXING / groups.length / group.length))) continue;
+      const change = yield* mildest(possible, (milder) => frees(milder, 0));
       // With the place and the heater that it was found with.
       relaxations.push({ label: { C: change.label("C"), F: change.label("F") }, edits: [...moved, ...change.edits] });
       break;
@@ -255,6 +257,25 @@ export function* searchOf(
     },
     trials,
   };
+}
+
+/** The mildest change of a kind that frees the demand, where one of it is known to: by halving the way to it. */
+function* mildest(
+  known: PossibleRelaxation,
+  frees: (change: PossibleRelaxation) => Generator<Batch, boolean, Tried[]>,
+): Generator<Batch, PossibleRelaxation, Tried[]> {
+  if (!known.milder) return known;
+  const { from, to, step, at } = known.milder;
+  let best = known;
+  let useless = 0;
+  let useful = Math.round(Math.abs(to - from) / step);
+  while (useful - useless > 1) {
+    const middle = Math.floor((useless + useful) / 2);
+    const change = at(from + Math.sign(to - from) * middle * step);
+    if (yield* frees(change)) [useful, best] = [middle, change];
+    else useless = middle;
+  }
+  return best;
 }
 
 const idsOf = ({ members }: Group, { plan }: Setup): string[] => members.map((c) => plan.chamber.controllers[c]!.id);

@@ -20,6 +20,8 @@ import type { Setup } from "./setups";
 export interface PossibleRelaxation {
   label: (scale: Scale) => string;
   edits: Edit[];
+  /** Milder ones of the same kind: from what does not help to this one, in even steps. */
+  milder?: { from: number; to: number; step: number; at: (value: number) => PossibleRelaxation };
 }
 
 const edit = (section: string, field: string, value: unknown, id?: string): Edit =>
@@ -113,21 +115,22 @@ function betterRoom({ room, recorded }: Chamber, target: number, constraint: Bin
   if (recorded) return [];
   const warm = constraint.cause === "warm";
   const whole = (t: number) => celsius(warm ? Math.floor(t) : Math.ceil(t));
+  const placeOf = (degrees: number): PossibleRelaxation => {
+    const t = celsius(degrees);
+    return {
+      edits: warm
+        ? [...(t < room.low ? [edit("room", "low", t)] : []), edit("room", "high", t)]
+        : [...(t > room.high ? [edit("room", "high", t)] : []), edit("room", "low", t)],
+      label: (scale) => `Stand it where it gets no ${warm ? "warmer" : "colder"} than ${printTemperature(t, scale)}`,
+    };
+  };
   return [1, 2].flatMap((rung): PossibleRelaxation[] => {
     const by = rung * constraint.by + RESERVE;
     const t = warm
       ? whole(Math.min(room.high, target) - by)
       : whole(Math.max(room.low, Math.min(target, room.low)) + by);
     if (t < COLDEST_PLACE || t > WARMEST_PLACE) return [];
-    const edits = warm
-      ? [...(t < room.low ? [edit("room", "low", t)] : []), edit("room", "high", t)]
-      : [...(t > room.high ? [edit("room", "high", t)] : []), edit("room", "low", t)];
-    return [
-      {
-        label: (scale) => `Stand it where it gets no ${warm ? "warmer" : "colder"} than ${printTemperature(t, scale)}`,
-        edits,
-      },
-    ];
+    return [{ ...placeOf(t), milder: { from: whole(warm ? room.high : room.low), to: t, step: 1, at: placeOf } }];
   });
 }
 
