@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useState } from "react";
 import * as z from "zod/mini";
-import { boxes, cabinetDefaults, describe, isRound, jobs, newChamber, tryEdits } from "@/core/chamber";
+import { boxes, cabinetDefaults, describe, isRound, jobEdits, jobs, newChamber, tryEdits } from "@/core/chamber";
 import { cabinetKinds, type CabinetKind, type Edit } from "@/core/model";
 import { celsius, measures } from "@/core/quantity";
 import { CabinetDrawing } from "@/parts/cabinet";
@@ -25,12 +25,11 @@ interface Answers {
 const jobOf = (id: string) => jobs.find((j) => j.id === id)!;
 
 const editsOf = (a: Answers): Edit[] => [
-  { section: "cabinet", field: "kind", value: a.box },
+  ...jobEdits(jobOf(a.job), a.box),
   ...(a.height === undefined ? [] : [{ section: "cabinet", field: "height", value: a.height } as const]),
   ...(a.width === undefined ? [] : [{ section: "cabinet", field: "width", value: a.width } as const]),
   { section: "room", field: "low", value: celsius(a.low) },
   { section: "room", field: "high", value: celsius(a.high) },
-  ...jobOf(a.job).edits,
 ];
 
 const fresh = () => newChamber("new", "New", "2026-01-01T00:00:00.000Z");

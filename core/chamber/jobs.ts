@@ -10,6 +10,8 @@ export interface Job {
   /** Boxes that it is usually done in, the most usual first. */
   boxes: readonly CabinetKind[];
   edits: readonly Edit[];
+  /** What it begins with in one box or another, over these: gear that was found to hold its band there. */
+  inBox?: Partial<Record<CabinetKind, readonly Edit[]>>;
 }
 
 const edit = (section: SectionName, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
@@ -27,6 +29,10 @@ const load = (form: string, filling: string, wall: string, volume: number, count
   ...(count > 1 ? [edit("vessel", "count", count)] : []),
 ];
 const heatOnly = edit("unit", "kind", "heatOnly");
+/** An element in the water with a pump: it answers at once and evens out, where the pot's own element overshoots. */
+const circulator = [edit("heater", "kind", "immersion"), edit("cabinet", "fan", true)];
+/** Half a degree between on and off: what a kettle with a pump takes without leaving two degrees. */
+const kettleSettings = [edit("settings", "heatingDifferential", 0.5), edit("heater", "power", 1650)];
 const fridges: readonly CabinetKind[] = ["upright", "chest", "underCounter", "fridgeFreezer", "jacketed", "wine"];
 const beer = (kind: ProductKind, note: string): Job => ({
   id: kind,
@@ -77,6 +83,7 @@ export const jobs: readonly Job[] = [
     note: "55 to 65 °C, held for hours",
     boxes: ["crock"],
     edits: [...band(59, 61), ...load("piece", "meat", "none", 0.00038), start(5), heatOnly],
+    inBox: { crock: circulator },
   },
   {
     id: "mash",
@@ -84,6 +91,7 @@ export const jobs: readonly Job[] = [
     note: "62 to 72 °C for an hour or two",
     boxes: ["kettle"],
     edits: [...band(64, 66), ...load("pot", "water", "steel", 0.027), start(18), heatOnly],
+    inBox: { kettle: kettleSettings },
   },
   {
     id: "smoke",
@@ -125,5 +133,17 @@ export const jobs: readonly Job[] = [
     note: "Any band, any box",
     boxes: ["upright", "chest", "foam", "warmBox", "crock", "kettle", "drum", "brick", "jacketed", "wine"],
     edits: [...band(18, 22)],
+    // What only heats holds what is warmer than a room.
+    inBox: {
+      crock: [...band(55, 60), heatOnly, ...circulator],
+      kettle: [...band(60, 65), start(18), heatOnly, ...kettleSettings],
+    },
   },
+];
+
+/** What a job begins with in a box, and the box itself. */
+export const jobEdits = ({ edits, inBox }: Job, box: CabinetKind): Edit[] => [
+  edit("cabinet", "kind", box),
+  ...edits,
+  ...(inBox?.[box] ?? []),
 ];

@@ -53,6 +53,8 @@ export const neverArrives: Rule = (c) => {
 
 const SLOW = 24 * 3600;
 
+const honey = ({ vessel }: Case): boolean => vessel.filling === "honey" || vessel.filling === "setHoney";
+
 /** It gets there, but takes more than a day. */
 export const slowArrival: Rule = (c) => {
   const { timeToBand, from } = c.metrics;
@@ -68,7 +70,8 @@ export const slowArrival: Rule = (c) => {
         : "The culture works outside of this stage\u2019s band for that long.";
   return {
     id: "slow-arrival",
-    severity: "warning",
+    // Honey waits without harm; what can spoil, or is alive, does not.
+    severity: honey(c) ? "note" : "warning",
     station: "job",
     title: "It takes long to get there",
     text: `${first ? `From ${at(vessel.startTemperature)} it` : "It"} takes ${printDuration(timeToBand)} to reach the band. ${wait}`,
