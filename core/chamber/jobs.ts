@@ -1,6 +1,6 @@
 import type { CabinetKind, Edit, ProductKind, SectionName } from "../model";
 import { productLabels } from "../product";
-import { celsius } from "../quantity";
+import { celsius, kelvins } from "../quantity";
 
 /** A usual job: what the first of the three questions offers, with the edits that it starts from. */
 export interface Job {
@@ -29,10 +29,21 @@ const load = (form: string, filling: string, wall: string, volume: number, count
   ...(count > 1 ? [edit("vessel", "count", count)] : []),
 ];
 const heatOnly = edit("unit", "kind", "heatOnly");
+const keyed = (setpoint: number, differential: number): Edit[] => [
+  edit("settings", "setpoint", celsius(setpoint)),
+  edit("settings", "heatingDifferential", kelvins(differential)),
+];
+const probe = (place: string): Edit => edit("probe", "place", place);
+/** A day's fire in the air around what is smoked: small steps, a charge with a reserve, and an end. */
+const fire = (differential: number, charge: number): Edit[] => [
+  ...keyed(118, differential),
+  edit("heater", "fuel", charge),
+  edit("stage", "ends", [{ kind: "after", seconds: 10 * 3600 }]),
+];
 /** An element in the water with a pump: it answers at once and evens out, where the pot's own element overshoots. */
 const circulator = [edit("heater", "kind", "immersion"), edit("cabinet", "fan", true)];
 /** Half a degree between on and off: what a kettle with a pump takes without leaving two degrees. */
-const kettleSettings = [edit("settings", "heatingDifferential", 0.5), edit("heater", "power", 1650)];
+const kettleSettings = [edit("settings", "heatingDifferential", kelvins(0.5)), edit("heater", "power", 1650)];
 const fridges: readonly CabinetKind[] = ["upright", "chest", "underCounter", "fridgeFreezer", "jacketed", "wine"];
 const beer = (kind: ProductKind, note: string): Job => ({
   id: kind,
@@ -40,6 +51,8 @@ const beer = (kind: ProductKind, note: string): Job => ({
   note,
   boxes: fridges,
   edits: [edit("product", "kind", kind)],
+  // Little cold and little heat in reserve: the air alone would be switched far too often.
+  inBox: { wine: [probe("strapped")] },
 });
 
 /**
@@ -69,6 +82,24 @@ export const jobs: readonly Job[] = [
       ]),
       heatOnly,
     ],
+    // Half as much, air on all sides of it, vents for its own heat, and half a degree: found by trying.
+    inBox: {
+      foam: [
+        edit("stage", "low", celsius(29)),
+        edit("vessel", "volume", 0.0009),
+        start(31),
+        edit("product", "heatCurve", [
+          { hours: 8, watts: 0 },
+          { hours: 16, watts: 6 },
+          { hours: 24, watts: 9 },
+          { hours: 36, watts: 3 },
+          { hours: 48, watts: 0 },
+        ]),
+        edit("cabinet", "fan", true),
+        edit("thermal", "airToRoom", 3),
+        ...keyed(31, 0.3),
+      ],
+    },
   },
   {
     id: "honey",
@@ -76,6 +107,11 @@ export const jobs: readonly Job[] = [
     note: "40 to 45 °C for days, never above 50",
     boxes: ["warmBox", "upright", "foam"],
     edits: [...band(40, 45), ...load("pail", "setHoney", "plastic", 0.019, 3), start(16), heatOnly],
+    inBox: {
+      // The face of a tube heater that melts honey is too hot to stand bare beside pails; a guarded lamp hangs above them.
+      upright: [edit("heater", "kind", "lamp"), edit("cabinet", "fan", true)],
+      foam: [...load("jar", "setHoney", "plastic", 0.001, 4), probe("strapped"), ...keyed(42.5, 0.3)],
+    },
   },
   {
     id: "bath",
@@ -104,8 +140,9 @@ export const jobs: readonly Job[] = [
       start(5),
       edit("vessel", "evaporation", 200),
       heatOnly,
-      edit("unit", "differentialHigh", 15),
+      edit("unit", "differentialHigh", kelvins(15)),
     ],
+    inBox: { drum: fire(4, 15), brick: fire(3, 30) },
   },
   {
     id: "cure",
@@ -119,6 +156,7 @@ export const jobs: readonly Job[] = [
       edit("vessel", "evaporation", 2.8),
       edit("vessel", "evaporationAt", celsius(12)),
     ],
+    inBox: { wine: [probe("core")] },
   },
   {
     id: "serve",
@@ -135,6 +173,10 @@ export const jobs: readonly Job[] = [
     edits: [...band(18, 22)],
     // What only heats holds what is warmer than a room.
     inBox: {
+      foam: [...band(28, 32), heatOnly, ...keyed(30.5, 0.5)],
+      warmBox: [...band(28, 32), heatOnly],
+      drum: [...band(110, 125), start(5), heatOnly, edit("unit", "differentialHigh", kelvins(15)), ...fire(4, 15)],
+      brick: [...band(110, 125), start(5), heatOnly, edit("unit", "differentialHigh", kelvins(15)), ...fire(3, 30)],
       crock: [...band(55, 60), heatOnly, ...circulator],
       kettle: [...band(60, 65), start(18), heatOnly, ...kettleSettings],
     },
