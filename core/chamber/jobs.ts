@@ -96,6 +96,7 @@ export const jobs: readonly Job[] = [
           { hours: 48, watts: 0 },
         ]),
         edit("cabinet", "fan", true),
+        edit("heater", "power", 120),
         edit("thermal", "airToRoom", 3),
         ...keyed(31, 0.3),
       ],
