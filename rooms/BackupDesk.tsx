@@ -81,7 +81,8 @@ export function BackupDesk() {
   };
   const put = (chambers: ChamberRecord[], others: WorkshopRecord[], replaceAll: boolean) => {
     const incoming = [...chambers, ...others];
-    const gone = Object.values(records)
+    // As they are now: storing the readings may have taken a while.
+    const gone = Object.values(useWorkshop.getState().records)
       .filter((r) => r.kind === "chamber")
       .map((r) => r.id);
     bringIn(incoming, "backup brought in", replaceAll ? gone : []);

@@ -20,6 +20,19 @@ function swings({ scale, plan }: Pick<Judgement, "scale" | "plan">, all: readonl
   return [`The display ${movesOrStays(reading.low, reading.high, scale, "wanders from")}, ${itself.join(", ")}.`];
 }
 
+/** Alarms that sound while it is still on its way to its band, and how long: nobody should be startled by them. */
+const soundsOnTheWay = ({ alarm }: Metrics): string[] =>
+  (
+    [
+      ["low", "warms up", alarm.low - alarm.lowSettled],
+      ["high", "cools down", alarm.high - alarm.highSettled],
+    ] as const
+  ).flatMap(([side, does, seconds]) =>
+    seconds < 60
+      ? []
+      : [`While it ${does} the ${side} alarm sounds for ${printDuration(seconds)}: that is as it should be.`],
+  );
+
 /**
  * Sentences on what one will see in a stage while all is well; empty where it never settles.
  * @param metrics of the stage, of a trial in which nothing happens
@@ -44,6 +57,7 @@ export function whatIsNormal(judgement: Pick<Judgement, "scale" | "plan">, metri
         : cycle("The heater", usualHeat, "door, plug and probe"),
     );
   if (!usualCold && !usualHeat) lines.push("Neither device has anything to do.");
+  lines.push(...soundsOnTheWay(metrics[0]!));
   return lines;
 }
 

@@ -1,8 +1,8 @@
 import { tryEdits } from "../chamber";
 import type { ChamberRecord, Edit, SectionName } from "../model";
-import { celsius } from "../quantity";
+import { celsius, printDuration } from "../quantity";
 import { heaterOf, probeAt, recordWith, steadyRoom } from "../testing/build";
-import { planOf, runTrial, trialOf } from "../trial";
+import { advance, planOf, runTrial, startRun, trialOf } from "../trial";
 import { judge, weigh, whatIsNormal, type Verdict } from ".";
 
 const DAYS = 6;
@@ -149,5 +149,26 @@ describe("what is normal", () => {
   it("is silent where nothing settles", () => {
     const plan = planOf(recordWith(...steadyRoom(2), heaterOf(0), set("vessel", "startTemperature", celsius(5)), hold));
     expect(whatIsNormal({ plan, scale: "C" }, runTrial(trialOf(plan, 2)).stages[0]!.metrics)).toEqual([]);
+  });
+
+  it("announces an alarm that sounds on the way, with how long: as long as a plain count of the steps says", () => {
+    const cold = recordWith(...steadyRoom(12), heaterOf(60), set("vessel", "startTemperature", celsius(8)), hold);
+    const plan = planOf(cold);
+    const trial = runTrial(trialOf(plan, 5));
+    const said = whatIsNormal({ plan, scale: "C" }, trial.stages[0]!.metrics).join(" ");
+    const { alarm } = trial.stages[0]!.metrics[0]!;
+    expect(alarm.lowSettled).toBe(0);
+    const input = trialOf(plan, 5);
+    const run = startRun(input);
+    let steps = 0;
+    advance(run, run.steps, { sample: ({ controls }) => void (steps += Number(controls[0]!.lowAlarm)) });
+    expect(steps).toBeGreaterThan(100);
+    expect(said).toContain(`While it warms up the low alarm sounds for ${printDuration(steps * input.dt)}`);
+    // Where box and product begin within the band no alarm is spoken of.
+    const warm = planOf(
+      recordWith(...steadyRoom(19), heaterOf(60), set("vessel", "startTemperature", celsius(20)), hold),
+    );
+    const calm = runTrial(trialOf(warm, 3)).stages[0]!.metrics;
+    expect(whatIsNormal({ plan: warm, scale: "C" }, calm).join(" ")).not.toMatch(/alarm/);
   });
 });
