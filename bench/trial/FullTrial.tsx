@@ -20,6 +20,7 @@ import { StagePicker } from "../StagePicker";
 import { wholeOf } from "./figures";
 import { TrialFigures } from "./TrialFigures";
 import { useAlarms } from "./useAlarms";
+import { useDevices } from "./useDevices";
 import { useOtherVessels } from "./useOtherVessels";
 import { useStretch } from "./useStretch";
 
@@ -89,6 +90,7 @@ export function FullTrial({ trial, ghost, near }: Props) {
   ];
   const lines = channels.map((c) => c.value).filter((c) => shown.includes(c));
   const alarms = useAlarms();
+  const devices = useDevices();
   const several = chamber.stages.length > 1;
   const common = {
     startHour: trial.startHour,
@@ -101,6 +103,7 @@ export function FullTrial({ trial, ghost, near }: Props) {
     end,
     judged,
     shown: lines,
+    ...devices,
   };
   const marks = record.happenings.map((h) => ({ at: h.at, to: endOf(h) }));
   const tool = "key border-transparent px-2";

@@ -10,6 +10,7 @@ import { VerdictList } from "../VerdictList";
 import { Sized } from "./Sized";
 import { WorstMoment } from "./WorstMoment";
 import { useAlarms } from "./useAlarms";
+import { useDevices } from "./useDevices";
 import { useOtherVessels } from "./useOtherVessels";
 import { TrialBar, type TrialSize } from "./TrialBar";
 import { TrialFailed } from "./TrialFailed";
@@ -76,6 +77,7 @@ function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near:
   // The inset follows a moment later: the trace itself is what the hand waits for.
   const late = useDeferredValue(trial);
   const alarms = useAlarms();
+  const devices = useDevices();
   const stages = of?.chamber.stages;
   const names = useMemo(() => (stages ?? []).map((s) => stageName(stages!, s.id)), [stages]);
   const layers = useOtherVessels(trial.trace);
@@ -101,6 +103,7 @@ function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near:
             happenings={marks}
             judged={judged}
             shown={judged === "air" ? ofAir : undefined}
+            {...devices}
           />
         )}
       </Sized>

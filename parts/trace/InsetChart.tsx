@@ -25,10 +25,14 @@ interface Props {
   height: number;
   /** What the line of the judged temperature is called. */
   judged?: string;
+  /** What of heat and cold there is: what is not has no lane. */
+  heats?: boolean;
+  cools?: boolean;
 }
 
 /** Three hours at the worst moment, at full detail: what seven days in a few hundred pixels would hide. */
-export const InsetChart = memo(function InsetChart({ trial, scale, width, height, judged = "product" }: Props) {
+export const InsetChart = memo(function InsetChart({ trial, scale, width, height, ...of }: Props) {
+  const { judged = "product", heats = true, cools = true } = of;
   const { inset } = trial;
   const show = (t: number) => inScale(celsius(t), scale);
   const [bottom, top] = useMemo(() => axisOf([...inset.product, ...inset.probe, ...inset.air], scale), [inset, scale]);
@@ -95,17 +99,19 @@ export const InsetChart = memo(function InsetChart({ trial, scale, width, height
       />
       <svg width={width} height={LANES} className="block" aria-hidden>
         {[
-          { on: inset.heat, fill: "url(#hatch-heat)", color: "var(--heat)", name: "heat" },
-          { on: inset.cold, fill: "url(#dots-cold)", color: "var(--cold)", name: "cold" },
-        ].map(({ on, fill, color, name }, lane) => (
-          <g key={name} transform={`translate(${LEFT} ${lane * 14})`}>
-            <line x1="0" x2={plot} y1="11" y2="11" stroke="currentColor" strokeOpacity="0.3" />
-            <path d={spansPath(on, plot)} fill={fill} stroke={color} strokeWidth="0.7" />
-            <text x={plot + 5} y="11" className="text-[11px] font-semibold" fill={color}>
-              {name}
-            </text>
-          </g>
-        ))}
+          { there: heats, on: inset.heat, fill: "url(#hatch-heat)", color: "var(--heat)", name: "heat" },
+          { there: cools, on: inset.cold, fill: "url(#dots-cold)", color: "var(--cold)", name: "cold" },
+        ]
+          .filter((lane) => lane.there)
+          .map(({ on, fill, color, name }, lane) => (
+            <g key={name} transform={`translate(${LEFT} ${lane * 14})`}>
+              <line x1="0" x2={plot} y1="11" y2="11" stroke="currentColor" strokeOpacity="0.3" />
+              <path d={spansPath(on, plot)} fill={fill} stroke={color} strokeWidth="0.7" />
+              <text x={plot + 5} y="11" className="text-[11px] font-semibold" fill={color}>
+                {name}
+              </text>
+            </g>
+          ))}
       </svg>
     </div>
   );

@@ -13,12 +13,15 @@ interface Props {
   total: number;
   left: number;
   right: number;
+  /** What of heat and cold there is. */
+  heats: boolean;
+  cools: boolean;
 }
 
 const LANE = 13;
 
 /** Share of time that each device was on, as lanes under the chart: the fuller, the more. Hatched heat, dotted cold. */
-export function Lanes({ heat, cold, alarm, from, width, view, total, left, right }: Props) {
+export function Lanes({ heat, cold, alarm, from, width, view, total, left, right, heats, cools }: Props) {
   const plot = Math.max(10, total - left - right);
   const path = (shares: Float32Array, top: number) => {
     const scale = plot / (view.to - view.from);
@@ -33,12 +36,18 @@ export function Lanes({ heat, cold, alarm, from, width, view, total, left, right
     return d;
   };
   const lanes = [
-    { name: "heat", shares: heat, fill: "url(#hatch-heat)", color: "var(--heat)" },
-    { name: "cold", shares: cold, fill: "url(#dots-cold)", color: "var(--cold)" },
-  ];
+    { name: "heat", there: heats, shares: heat, fill: "url(#hatch-heat)", color: "var(--heat)" },
+    { name: "cold", there: cools, shares: cold, fill: "url(#dots-cold)", color: "var(--cold)" },
+  ].filter((lane) => lane.there);
   const rings = alarm.some((share) => share > 0);
   return (
-    <svg width={total} height={LANE * 2 + 10} role="img" aria-label="When heat and cold were on" className="block">
+    <svg
+      width={total}
+      height={LANE * 2 + 10}
+      role="img"
+      aria-label={`When ${lanes.map((l) => l.name).join(" and ") || "an alarm"} was on`}
+      className="block"
+    >
       <g transform={`translate(${left} 1)`}>
         {lanes.map(({ name, shares, fill, color }, i) => (
           <g key={name}>

@@ -72,4 +72,12 @@ describe("the chart of a trial", () => {
     render(<TraceChart {...usual} scale="C" />);
     expect(screen.queryByRole("slider")).toBeNull();
   });
+
+  it("draws no lane for what is not there", () => {
+    const { rerender } = render(<TraceChart {...usual} scale="C" />);
+    expect(screen.getByText("cold")).toBeVisible();
+    rerender(<TraceChart {...usual} scale="C" cools={false} />);
+    expect(screen.queryByText("cold")).toBeNull();
+    expect(screen.getByRole("img", { name: "When heat was on" })).toBeVisible();
+  });
 });

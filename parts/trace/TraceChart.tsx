@@ -46,6 +46,9 @@ interface Props extends CursorMoves {
   happenings?: readonly { at: number; to: number | null }[];
   /** What the line of the judged temperature is called. */
   judged?: string;
+  /** What of heat and cold there is: what is not has no lane. */
+  heats?: boolean;
+  cools?: boolean;
 }
 
 // The chart's own store takes whatever is new for changed, and lays its axes out again: what has not changed is the same.
@@ -60,7 +63,7 @@ const within = <T extends { from: number; to: number }>(list: readonly T[], view
 /** A trial or a stretch of it: envelopes of lowest and highest, the room, the band, lanes of heat and cold, a ghost. */
 export const TraceChart = memo(function TraceChart(props: Props) {
   const { trace, ghost, startHour, bands, stageNames = NONE, alarms, scale, width, height, near, moment } = props;
-  const { shown = usual, layers = NONE, happenings = NONE, judged = "product" } = props;
+  const { shown = usual, layers = NONE, happenings = NONE, judged = "product", heats = true, cools = true } = props;
   const end = trace.from + trace.bins * trace.width;
   const view = useMemo(() => props.view ?? { from: trace.from, to: end }, [props.view, trace.from, end]);
   const show = (t: number) => inScale(celsius(t), scale);
@@ -171,7 +174,7 @@ export const TraceChart = memo(function TraceChart(props: Props) {
         })}
       </svg>
       <EndLabels left={width - RIGHT + 5} from={TOP - 8} to={chartHeight - AXIS_HEIGHT + 10} labels={labels} />
-      <Lanes {...trace} view={view} total={width} left={LEFT} right={RIGHT} />
+      <Lanes {...trace} {...{ view, heats, cools }} total={width} left={LEFT} right={RIGHT} />
       <Cursor
         {...{ trace, view, scale, startHour, shown, layers, judged, end: props.end ?? end }}
         left={LEFT}
