@@ -64,6 +64,13 @@ export const formLabels = Object.fromEntries(Object.entries(forms).map(([form, {
   string
 >;
 
+/** What one vessel is called in a sentence; what nobody carries is no bucket any more (common practice, no source). */
+export function vesselName({ form, volume }: Pick<Vessel, "form" | "volume">): string {
+  if (form === "bucket") return volume > 0.035 ? "drum" : "bucket";
+  if (form === "carboy") return volume > 0.06 ? "tank" : "carboy";
+  return form;
+}
+
 type Shaped = Pick<Vessel, "volume"> & Partial<Pick<Vessel, "form">>;
 
 /** Outside measures of one vessel that holds the contents with headspace, m; a slab's diameter is its side. */

@@ -38,7 +38,7 @@ export const alarmBlind: Rule = (c) => {
   ].filter(Boolean);
   if (deaf.length === 0) return null;
   const advised = alarmsOf(c.control.advised, c.unit);
-  const { at } = words(c);
+  const { at, theJudged } = words(c);
   return {
     id: "alarm-blind",
     severity: "warning",
@@ -47,7 +47,7 @@ export const alarmBlind: Rule = (c) => {
     text: `The band is ${at(low)} to ${at(high)}, ${[alarms.low, alarms.high]
       .map((t, i) => (t === null ? "" : `the ${i ? "high" : "low"} alarm waits for ${at(t)}`))
       .filter(Boolean)
-      .join(", ")}. Long before that the product is out of its range.`,
+      .join(", ")}. Long before that ${theJudged} is out of its range.`,
     moment: null,
     remedies: [alarmsAt(c, advised.low ?? low - 1.5, advised.high ?? high + 1.5)],
   };

@@ -1,4 +1,4 @@
-import { AIR, fitOf } from "../chamber";
+import { AIR, fitOf, hasAirlock, vesselName } from "../chamber";
 import type { Edit } from "../model";
 import { displayError, offsetFor } from "../probe";
 import { freezingPoint, modelOf } from "../product";
@@ -79,12 +79,14 @@ export const doesNotFit: Rule = (c) =>
         station: "box",
         title: several ? `Vessel ${i + 1} does not fit` : "The vessel does not fit",
         text: [
-          fit.spareHeight < 0 ? `With its airlock a bucket of this volume is ${length(fit.spareHeight)} too tall.` : "",
+          fit.spareHeight < 0
+            ? `${hasAirlock(vessel) ? "With its airlock a" : "A"} ${vesselName(vessel)} of this volume is ${length(fit.spareHeight)} too tall.`
+            : "",
           fit.spareWidth < 0 ? `It is ${length(fit.spareWidth)} too wide, with 2\u00a0cm of air around it.` : "",
           fit.spareHeight >= 0 && fit.spareWidth >= 0
             ? "All of them together take more than two thirds of the box."
             : "",
-          "Take the measures of your own vessel: this is a usual bucket.",
+          `Take the measures of your own vessel: this is a usual ${vesselName(vessel)}.`,
         ]
           .filter(Boolean)
           .join(" "),

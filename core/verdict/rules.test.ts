@@ -234,4 +234,20 @@ describe("further rules on real trials", () => {
       expect(verdictsOn(mended.value, 5).map((v) => v.id)).not.toContain(id);
     });
   });
+
+  it.each<[string, number, RegExp]>([
+    ["bucket", 0.03, /With its airlock a bucket of this volume is .* this is a usual bucket\.$/],
+    ["bucket", 0.2, /With its airlock a drum of this volume is .* this is a usual drum\.$/],
+    ["carboy", 0.1, /a tank of this volume/],
+    ["pail", 0.06, /^A pail of this volume is .* this is a usual pail\.$/],
+  ])("what does not fit is called what it is: a %s of %d m³", (form, volume, words) => {
+    const record = recordWith(
+      ...winter,
+      box("underCounter"),
+      set("cabinet", "height", 0.55),
+      set("vessel", "form", form),
+      set("vessel", "volume", volume),
+    );
+    expect(verdictsOn(record, 1).find((v) => v.id === "does-not-fit")!.text).toMatch(words);
+  });
 });
