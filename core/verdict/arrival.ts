@@ -1,7 +1,7 @@
 import { coldAvailable, coldNeeded, coolerChoice, coolersFor, hasCooler, hasHeater } from "../chamber";
 import { peakHeatOf, peakHeatOfAll } from "../product";
 import { atFirst, printDuration } from "../quantity";
-import { heaterOfPower, heatOf, offered, startNearer, switchHeat, watts } from "./remedies";
+import { heaterOfPower, heatOf, offered, startNearer, switchToo, watts } from "./remedies";
 import { switchesOf } from "../trial";
 import type { Case, Rule } from "./types";
 import { percent, TOLERANCE, words } from "./words";
@@ -47,7 +47,10 @@ export const neverArrives: Rule = (c) => {
       ? `In ${within} ${theJudged} gets no warmer than ${at(metrics.whole.product.high)}; its band begins at ${at(band.low)}. Holding ${at(band.target)} in the coldest room takes ${watts(need)}, ${gives}.`
       : `In ${within} ${theJudged} gets no colder than ${at(metrics.whole.product.low)}; its band ends at ${at(band.high)}.`,
     moment: below ? metrics.whole.product.highAt : metrics.whole.product.lowAt,
-    remedies: !below ? [] : idle ? offered(switchHeat(c)) : usual > power ? offered(heaterOfPower(c, usual)) : [],
+    remedies: offered(
+      switchToo(c, below ? "heat" : "cold"),
+      below && !idle && usual > power ? heaterOfPower(c, usual) : null,
+    ),
   };
 };
 

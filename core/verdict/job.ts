@@ -1,4 +1,5 @@
 import { AIR, fitOf, hasAirlock, vesselName } from "../chamber";
+import { parametersOf } from "../controller";
 import type { Edit } from "../model";
 import { displayError, offsetFor } from "../probe";
 import { freezingPoint, modelOf } from "../product";
@@ -12,6 +13,14 @@ const NEARLY_DONE = 0.9;
 /** How far a vessel's product had come as the stage began. */
 const progressOf = ({ chamber, result }: Case, id: string): number =>
   result.progress[chamber.vessels.findIndex((v) => v.id === id)] ?? 0;
+
+/** Whatever is keyed in for a stage gives way to what is advised. */
+const advisedAgain = ({ chamber, stage }: Case): Edit[] =>
+  chamber.controllers.flatMap(({ id, unit }) =>
+    parametersOf(unit).map(
+      (field): Edit => ({ section: "settings", field, id, stage: stage.id, value: undefined }) as Edit,
+    ),
+  );
 
 /** The band asks for more than the culture's packet allows. */
 export const outsidePacket: Rule = (c) => {
@@ -42,7 +51,14 @@ export const outsidePacket: Rule = (c) => {
     title: over > under ? "Warmer than the packet allows" : "Colder than the packet allows",
     text: `The packet says ${fromTo(range.low, range.high, c.scale)}; you allow ${at(band.low)} to ${at(band.high)}, ${by(Math.max(over, under))} past it. ${over > under ? "Warm edges bring off-flavours." : "At the cold edge the culture slows and may stop."}`,
     moment: null,
-    remedies: [{ id: "packet-band", label: "Keep the band inside the packet\u2019s range", edits }],
+    remedies: [
+      { id: "packet-band", label: "Keep the band inside the packet\u2019s range", edits },
+      {
+        id: "packet-settings",
+        label: "Keep the band inside the packet\u2019s range, with the settings that go with it",
+        edits: [...edits, ...advisedAgain(c)],
+      },
+    ],
   };
 };
 

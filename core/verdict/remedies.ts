@@ -1,4 +1,4 @@
-import { hasHeater, heaterFor, heaterPower, heatNeeded, heatersOf, isBath } from "../chamber";
+import { coolersOf, hasHeater, heaterFor, heaterPower, heatNeeded, heatersOf, isBath } from "../chamber";
 import { fitToUnit, outletsOf, parametersOf, resolutionOf, settingsAt, settingTable, type Points } from "../controller";
 import type { Edit } from "../model";
 import { placeAtProduct, probeMove } from "../probe";
@@ -170,13 +170,14 @@ export function heatOf(c: Case): { need: number; usual: number; power: number; i
   };
 }
 
-/** A unit of two outlets, where a heater hangs on one that only cools. */
-export function switchHeat({ chamber }: Pick<Case, "chamber">): Remedy | null {
-  const on = chamber.controllers.find((u) => heatersOf(chamber).some((h) => u.heat.includes(h.id)));
-  if (!on || outletsOf(on.unit).heat) return null;
+/** A unit of two outlets, where a heater, or a cooler, hangs on one that does not switch it. */
+export function switchToo({ chamber }: Pick<Case, "chamber">, side: "heat" | "cold"): Remedy | null {
+  const there = side === "heat" ? heatersOf(chamber) : coolersOf(chamber);
+  const on = chamber.controllers.find((u) => there.some((d) => u[side].includes(d.id)));
+  if (!on || outletsOf(on.unit)[side]) return null;
   return {
-    id: "switch-heat",
-    label: "Use a unit of two outlets, which switches the heater too",
+    id: `switch-${side}`,
+    label: `Use a unit of two outlets, which switches the ${side === "heat" ? "heater" : "cooling"} too`,
     edits: [{ section: "unit", field: "kind", id: on.id, value: "twoDifferentials" }],
   };
 }

@@ -235,6 +235,32 @@ describe("further rules on real trials", () => {
     });
   });
 
+  it.each<[string, ChamberRecord, string, string]>([
+    [
+      "only heats, in a fridge that could cool",
+      recordWith(...steadyRoom(16), ...band(3, 6, 14), ...unit("heatOnly"), set("heater", "power", 40)),
+      "never-arrives",
+      "switch-cold",
+    ],
+    [
+      "only watches, in a hot room",
+      recordWith(...room(22, 32), ...band(17, 21), ...unit("watch")),
+      "leaves-band",
+      "switch-cold",
+    ],
+    [
+      "only watches, in a cold room",
+      recordWith(...room(4, 10), ...band(17, 21), ...unit("watch")),
+      "leaves-band",
+      "switch-heat",
+    ],
+  ])("a unit that %s: one of two outlets is offered, and cures", (_, record, id, remedy) => {
+    const found = verdictsOn(record, 5).find((v) => v.id === id)!;
+    const mended = tryEdits(record, found.remedies.find((r) => r.id === remedy)!.edits);
+    if (!mended.ok) throw new Error(mended.problem);
+    expect(verdictsOn(mended.value, 5).map((v) => v.id)).not.toContain(id);
+  });
+
   it.each<[string, number, RegExp]>([
     ["bucket", 0.03, /With its airlock a bucket of this volume is .* this is a usual bucket\.$/],
     ["bucket", 0.2, /With its airlock a drum of this volume is .* this is a usual drum\.$/],

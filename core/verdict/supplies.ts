@@ -2,7 +2,7 @@ import { boxes, coolerChoice, coolersFor, hasHeater, hasIce, heatersOf, isIce } 
 import { printDuration, printNumber } from "../quantity";
 import { switchesOf } from "../trial";
 import { binsOf, judgedLine } from "./lines";
-import { heatOf, offered, switchHeat, watts } from "./remedies";
+import { heatOf, offered, switchToo, watts } from "./remedies";
 import type { Case, Finding, Rule } from "./types";
 import { words } from "./words";
 
@@ -148,7 +148,7 @@ export const oneSided: Rule = (c) => {
           },
         ]
       : idle
-        ? offered(switchHeat(c))
+        ? offered(switchToo(c, "heat"))
         : addHeat
           ? [
               {

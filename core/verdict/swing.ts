@@ -9,6 +9,7 @@ import {
   shiftSetpoint,
   startNearer,
   strapProbe,
+  switchToo,
 } from "./remedies";
 import type { Case, Rule } from "./types";
 import { movesOrStays, percent, TOLERANCE, words } from "./words";
@@ -41,6 +42,7 @@ export const leavesBand: Rule = (c) => {
     text: `It ${cold ? "sinks to" : "rises to"} ${at(cold ? arrived.product.low : arrived.product.high)}, ${by(worst)} ${cold ? "below the coldest" : "above the warmest"} that you allow (${when(moment)}), and is in its band ${percent(inBand)} of the time.${inAir ? " The probe does not feel the product, so the controller does not know." : ""}`,
     moment,
     remedies: offered(
+      switchToo(c, cold ? "heat" : "cold"),
       inAir ? strapProbe(c) : null,
       backToAdvised(c),
       shiftSetpoint(c),
