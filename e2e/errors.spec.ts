@@ -27,7 +27,7 @@ plain("a page that breaks says so, keeps the policy, and leads on with everythin
     if (/Content Security Policy|Refused to/i.test(m.text())) violations.push(m.text());
   });
   await openDemo(page, "job");
-  // From now on the next station cannot be drawn.
+  // From now on the station of heat and cold cannot be drawn: the heads of its devices ask for this.
   await page.evaluate(() => {
     const real = Array.prototype.flatMap;
     Object.assign(window, { mend: () => (Array.prototype.flatMap = real) });
@@ -36,13 +36,12 @@ plain("a page that breaks says so, keeps the policy, and leads on with everythin
     };
   });
   await page.keyboard.press("3");
-  await page.keyboard.press("6");
   await expect(page.getByRole("heading", { name: "Something broke on this page" })).toBeVisible();
   await page.getByText("What it says of itself").click();
   await expect(page.getByText("broken on purpose")).toBeVisible();
   await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
   await page.getByRole("button", { name: "Show it again" }).click();
-  await expect(page.getByRole("heading", { level: 2, name: /What do you key|What warms/ })).toBeVisible();
+  await expect(page.getByRole("heading", { level: 2, name: /What warms/ })).toBeVisible();
   await page.getByRole("link", { name: "Back to the Shelf" }).click();
   await expect(page.getByRole("heading", { name: "Larder cabinet, rye saison" })).toBeVisible();
   expect(violations).toEqual([]);
