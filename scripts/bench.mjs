@@ -52,7 +52,11 @@ try {
   console.log(
     `JavaScript of the bench: first load ${sum(isFirst).toFixed(0)} kB compressed, charts and worker after it ${sum((u) => !isFirst(u)).toFixed(0)} kB`,
   );
-  const shelf = await fetch(`http://127.0.0.1:${port}/`).then((r) => r.text());
+  // What only old browsers load does not count.
+  const shelf = (await fetch(`http://127.0.0.1:${port}/`).then((r) => r.text())).replace(
+    /<script[^>]*nomodule[^>]*>/gi,
+    "",
+  );
   const ofShelf = [...new Set([...shelf.matchAll(/\/_next\/[^"'\\]+?\.js/g)].map(([path]) => path))];
   const sizes = await Promise.all(
     ofShelf.map(
