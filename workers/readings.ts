@@ -1,7 +1,7 @@
 import type { Chamber, ChamberRecord } from "@/core/model";
 import { isLaidOut, layOut, MissingReadings } from "@/core/series";
 
-/** As far as any trial reaches, with as much again, s: a longer record need not be held as a whole. */
+/** So far trials reach, with as much again, s: a longer record need not be held as a whole. */
 const HORIZON = 130 * 86_400;
 
 /** The store comes with its first use: few chambers have a recorded room. */

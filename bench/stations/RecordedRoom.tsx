@@ -4,6 +4,7 @@ import { FileDown, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { setRecorded } from "@/core/chamber";
 import { celsius, printDuration, printTemperature, type Scale } from "@/core/quantity";
+import { FileKey } from "@/parts/common";
 import { pool, whyLost, type ReadProgress } from "@/workers";
 import { useActions, useChamber, usePreferences } from "../context";
 import { RecordedSpan } from "./RecordedSpan";
@@ -39,14 +40,12 @@ export function RecordedRoom() {
   const { recorded } = useChamber().chamber;
   const { change } = useActions();
   const { scale } = usePreferences();
-  const file = useRef<HTMLInputElement>(null);
   const running = useRef<AbortController | null>(null);
   const [reading, setReading] = useState<Reading | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => () => running.current?.abort(), []);
 
-  const take = async (chosen: File | undefined) => {
-    if (!chosen) return;
+  const take = async (chosen: File) => {
     running.current?.abort();
     const { signal } = (running.current = new AbortController());
     const say = (next: Partial<Reading>) => {
@@ -83,9 +82,13 @@ export function RecordedRoom() {
           </button>
         )}
         {!recorded && !reading && (
-          <button type="button" className="key" onClick={() => file.current?.click()}>
+          <FileKey
+            label="Table with times and temperatures"
+            accept=".csv,.txt,.tsv,text/csv"
+            onFile={(file) => void take(file)}
+          >
             <FileDown size={18} aria-hidden /> Use a recorded room (CSV)
-          </button>
+          </FileKey>
         )}
       </div>
       {reading && (
@@ -115,17 +118,6 @@ export function RecordedRoom() {
           </button>
         </section>
       )}
-      <input
-        ref={file}
-        type="file"
-        accept=".csv,.txt,.tsv,text/csv"
-        className="hidden"
-        aria-label="Table with times and temperatures"
-        onChange={(e) => {
-          void take(e.target.files?.[0]);
-          e.target.value = "";
-        }}
-      />
       {problem && (
         <p role="alert" className="text-error font-semibold">
           {problem}

@@ -1,11 +1,11 @@
 "use client";
 
 import { Download, Upload } from "lucide-react";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { genericSheets, keyingSteps, parametersOf, plainLabel, readSheet, writeSheet } from "@/core/controller";
 import { unitShape, type Edit, type SettingName, type Unit } from "@/core/model";
 import { NumberField, plainKind, Select, TextField } from "@/parts/fields";
-import { download, Fold } from "@/parts/common";
+import { download, FileKey, Fold } from "@/parts/common";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 
@@ -28,7 +28,6 @@ export function UnitSheet() {
   const preferences = usePreferences();
   const { id } = controller;
   const [problem, setProblem] = useState<string | null>(null);
-  const file = useRef<HTMLInputElement>(null);
   const put = (field: "name" | "enter" | "leave", label: string) => (value: string) =>
     apply([{ section: "unit", field, id, value } as Edit], label);
   const relabel = (name: SettingName, part: Partial<{ label: string; position: number }>) => {
@@ -38,8 +37,7 @@ export function UnitSheet() {
       "label",
     );
   };
-  const take = async (chosen: File | undefined) => {
-    if (!chosen) return;
+  const take = async (chosen: File) => {
     const sheet = readSheet(await chosen.text());
     setProblem(sheet.ok ? apply(editsOfUnit(sheet.value, id), "unit sheet") : sheet.problem);
   };
@@ -126,20 +124,9 @@ export function UnitSheet() {
           >
             <Download size={18} aria-hidden /> Export this sheet
           </button>
-          <button type="button" className="key" onClick={() => file.current?.click()}>
+          <FileKey label="A unit sheet" accept=".json,application/json" onFile={(file) => void take(file)}>
             <Upload size={18} aria-hidden /> Bring in a sheet
-          </button>
-          <input
-            ref={file}
-            type="file"
-            accept=".json,application/json"
-            className="hidden"
-            aria-label="A unit sheet"
-            onChange={(e) => {
-              void take(e.target.files?.[0]);
-              e.target.value = "";
-            }}
-          />
+          </FileKey>
           <div className="w-72">
             <Select
               label="Or start from a plain sheet"

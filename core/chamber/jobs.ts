@@ -33,6 +33,19 @@ const keyed = (setpoint: number, differential: number): Edit[] => [
   edit("settings", "setpoint", celsius(setpoint)),
   edit("settings", "heatingDifferential", kelvins(differential)),
 ];
+/** Heat of tempeh: lag, then its height, W (an estimated 10 W/kg), then falling off. */
+const mould = (height: number): Edit =>
+  edit(
+    "product",
+    "heatCurve",
+    [
+      [8, 0],
+      [16, 2 / 3],
+      [24, 1],
+      [36, 1 / 3],
+      [48, 0],
+    ].map(([hours, share]) => ({ hours, watts: Math.round(share! * height) })),
+  );
 const probe = (place: string): Edit => edit("probe", "place", place);
 /** A day's fire in the air around what is smoked: small steps, a charge with a reserve, and an end. */
 const fire = (differential: number, charge: number): Edit[] => [
@@ -68,33 +81,14 @@ export const jobs: readonly Job[] = [
     label: "Tempeh",
     note: "30 to 32 °C; after half a day it heats itself",
     boxes: ["foam", "underCounter", "upright"],
-    edits: [
-      ...band(30, 33),
-      ...load("tray", "beans", "none", 0.0018),
-      start(30),
-      // Lag, then the height at an estimated 10 W/kg, then falling off.
-      edit("product", "heatCurve", [
-        { hours: 8, watts: 0 },
-        { hours: 16, watts: 12 },
-        { hours: 24, watts: 18 },
-        { hours: 36, watts: 6 },
-        { hours: 48, watts: 0 },
-      ]),
-      heatOnly,
-    ],
+    edits: [...band(30, 33), ...load("tray", "beans", "none", 0.0018), start(30), mould(18), heatOnly],
     // Half as much, air on all sides of it, vents for its own heat, and half a degree: found by trying.
     inBox: {
       foam: [
         edit("stage", "low", celsius(29)),
         edit("vessel", "volume", 0.0009),
         start(31),
-        edit("product", "heatCurve", [
-          { hours: 8, watts: 0 },
-          { hours: 16, watts: 6 },
-          { hours: 24, watts: 9 },
-          { hours: 36, watts: 3 },
-          { hours: 48, watts: 0 },
-        ]),
+        mould(9),
         edit("cabinet", "fan", true),
         edit("heater", "power", 120),
         edit("thermal", "airToRoom", 3),

@@ -20,17 +20,15 @@ function swings({ scale, plan }: Pick<Judgement, "scale" | "plan">, all: readonl
   return [`The display ${movesOrStays(reading.low, reading.high, scale, "wanders from")}, ${itself.join(", ")}.`];
 }
 
-/** Alarms that sound while it is still on its way to its band, and how long: nobody should be startled by them. */
+/** Alarms that sound before it has settled, and how long: said, and not excused. */
 const soundsOnTheWay = ({ alarm }: Metrics): string[] =>
   (
     [
-      ["low", "warms up", alarm.low - alarm.lowSettled],
-      ["high", "cools down", alarm.high - alarm.highSettled],
+      ["low", alarm.low - alarm.lowSettled],
+      ["high", alarm.high - alarm.highSettled],
     ] as const
-  ).flatMap(([side, does, seconds]) =>
-    seconds < 60
-      ? []
-      : [`While it ${does} the ${side} alarm sounds for ${printDuration(seconds)}: that is as it should be.`],
+  ).flatMap(([side, seconds]) =>
+    seconds < 60 ? [] : [`Before it has settled the ${side} alarm sounds for ${printDuration(seconds)} in all.`],
   );
 
 /**

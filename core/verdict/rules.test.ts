@@ -26,6 +26,14 @@ function verdictsOn(record: ChamberRecord, days: number): Verdict[] {
 const winter = [...steadyRoom(5), ...band(19, 21)];
 const summer = [...steadyRoom(30), ...band(19, 21)];
 const foam = [box("foam"), ...steadyRoom(18), ...unit("heatOnly")];
+/** A small differential in the air of a light box: many starts. */
+const fidgety = [
+  ...foam,
+  ...band(30, 32),
+  set("heater", "power", 60),
+  set("probe", "place", "air"),
+  set("settings", "heatingDifferential", kelvins(0.3)),
+];
 const drum = [box("drum"), ...steadyRoom(12), ...band(110, 125, 5), ...unit("heatOnly"), set("heater", "power", 6000)];
 const bucketOf = (...edits: Edit[]) => addVessel(recordWith(...edits));
 
@@ -143,22 +151,9 @@ const cases: [id: string, firing: ChamberRecord, silent: ChamberRecord, days?: n
   ],
   [
     "relay-wears",
-    recordWith(
-      ...foam,
-      ...band(30, 32),
-      set("heater", "power", 60),
-      set("probe", "place", "air"),
-      set("settings", "heatingDifferential", kelvins(0.3)),
-    ),
+    recordWith(...fidgety),
     // The same behind an electronic relay, which does not wear.
-    recordWith(
-      ...foam,
-      ...band(30, 32),
-      set("heater", "power", 60),
-      set("probe", "place", "air"),
-      set("settings", "heatingDifferential", kelvins(0.3)),
-      set("unit", "switchedBy", "solidState"),
-    ),
+    recordWith(...fidgety, set("unit", "switchedBy", "solidState")),
   ],
   [
     "overshoot",

@@ -163,7 +163,7 @@ describe("what is normal", () => {
     let steps = 0;
     advance(run, run.steps, { sample: ({ controls }) => void (steps += Number(controls[0]!.lowAlarm)) });
     expect(steps).toBeGreaterThan(100);
-    expect(said).toContain(`While it warms up the low alarm sounds for ${printDuration(steps * input.dt)}`);
+    expect(said).toContain(`Before it has settled the low alarm sounds for ${printDuration(steps * input.dt)}`);
     // Where box and product begin within the band no alarm is spoken of.
     const warm = planOf(
       recordWith(...steadyRoom(19), heaterOf(60), set("vessel", "startTemperature", celsius(20)), hold),

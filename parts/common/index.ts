@@ -4,3 +4,4 @@ export * from "./keys";
 export * from "./shortcutList";
 export * from "./download";
 export * from "./Fold";
+export * from "./FileKey";
