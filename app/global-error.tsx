@@ -11,7 +11,7 @@ export default function FrameError({ error }: { error: Error & { digest?: string
     <html lang="en">
       <body>
         <title>Gentle Crock</title>
-        <ErrorPage error={error} retry={() => location.reload()} bare />
+        <ErrorPage error={error} retry={() => location.reload()} />
       </body>
     </html>
   );

@@ -31,7 +31,7 @@ function Told() {
   const corrected = changes.filter((c) => c.danger);
   const better = changes.filter((c) => !c.danger);
   const compared = then?.of === record ? then.answer : undefined;
-  const before = live.of?.record === record ? live.answer : null;
+  const before = live.of?.record === record && !live.busy ? live.answer : null;
   const compare = () => {
     const of = record;
     setThen({ of, answer: null });

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import type { ChamberRecord } from "@/core/model";
 import type { Scale } from "@/core/quantity";
 import { verdictKey, type Effect } from "@/core/verdict";
-import { pool, whyLost, type TrialAnswer } from "@/workers";
+import { pool, whyLost, type FirstAnswer, type TrialAnswer } from "@/workers";
 
 interface Question {
   record: ChamberRecord;
@@ -13,16 +13,17 @@ interface Question {
 }
 
 export interface LiveTrial {
+  /** Its trial may be a moment ahead of its verdicts: it is shown as soon as it is there. */
   answer: TrialAnswer | null;
-  /** The question that the answer answers. */
+  /** The question that its trial answers. */
   of: Question | null;
-  /** The answer is not yet that of the question now asked. */
+  /** The answer, or the verdicts in it, are not yet those of the question now asked. */
   busy: boolean;
   /** Why there is no answer to the question now asked; null where there is one, or it is on its way. */
   failed: string | null;
   /** Answers so far. */
   count: number;
-  /** From the question to its answer, on the page, ms. */
+  /** From the question to its trial, on the page, ms. */
   round: number;
   /** Asks once more, after it has failed. */
   again: () => void;
@@ -33,10 +34,32 @@ export interface TrialHold extends LiveTrial {
   ask: (record: ChamberRecord) => void;
 }
 
+type Live = Omit<LiveTrial, "busy" | "again"> & {
+  /** The verdicts are those of the trial. */
+  judged: boolean;
+};
+
+/** What is on show once an answer has come, whole or only its trial: until they come, the verdicts are the last ones. */
+function shownWith(last: Live, answer: TrialAnswer | FirstAnswer, of: Question, round: number): Live {
+  const whole = "verdicts" in answer;
+  if (last.answer && last.of === of)
+    // The trial that is on show already stays the same one, so that nothing is drawn again.
+    return whole
+      ? { ...last, answer: { ...answer, plan: last.answer.plan, trial: last.answer.trial }, judged: true }
+      : last;
+  const shown = { of, round, failed: null, count: last.count + 1, judged: whole };
+  if (whole) return { answer, ...shown };
+  // The first answer of all comes whole.
+  if (!last.answer) return last;
+  const { verdicts, calm } = last.answer;
+  return { answer: { ...answer, verdicts, calm, took: { ...answer.took, verdicts: 0 } }, ...shown };
+}
+
 /** The worker's trial of a chamber: runs again on every change, the latest only, with the last answer on show meanwhile. */
 export function useTrial(record: ChamberRecord, days: number, scale: Scale): TrialHold {
-  const [live, setLive] = useState<Omit<LiveTrial, "busy" | "again">>({
+  const [live, setLive] = useState<Live>({
     answer: null,
+    judged: false,
     of: null,
     failed: null,
     count: 0,
@@ -45,6 +68,8 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
   const next = useRef<Question | null>(null);
   const latest = useRef<Question | null>(null);
   const running = useRef(false);
+  /** Ends the judging of a trial that is on show already; null where there is none. */
+  const judging = useRef<AbortController | null>(null);
   const alive = useRef(true);
 
   useEffect(() => {
@@ -59,6 +84,7 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
       const { current } = latest;
       if (current && current.record === asked && current.days === days && current.scale === scale) return;
       latest.current = next.current = { record: asked, days, scale };
+      judging.current?.abort();
       const pump = async () => {
         if (running.current) return;
         running.current = true;
@@ -68,13 +94,22 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
           const question = next.current;
           next.current = null;
           const asked = performance.now();
-          try {
-            const answer = await pool.run("trial", question, { lane: "screen" });
+          const left = new AbortController();
+          const show = (answer: TrialAnswer | FirstAnswer) => {
             const round = performance.now() - asked;
-            if (alive.current) setLive((l) => ({ answer, of: question, failed: null, count: l.count + 1, round }));
+            if (alive.current) setLive((l) => shownWith(l, answer, question, round));
+          };
+          const progress = (told: unknown) => {
+            // A newer question need not wait for the verdicts of this one.
+            judging.current = left;
+            show(told as FirstAnswer);
+          };
+          try {
+            show(await pool.run("trial", question, { lane: "screen", signal: left.signal, progress }));
           } catch (error) {
-            if (alive.current) setLive((l) => ({ ...l, failed: whyLost(error) }));
+            if (alive.current && !left.signal.aborted) setLive((l) => ({ ...l, failed: whyLost(error) }));
           }
+          judging.current = null;
         }
         running.current = false;
       };
@@ -88,9 +123,9 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
     ask(record);
   }, [ask, record]);
 
-  const { of } = live;
-  const answered = of !== null && of.record === record && of.days === days && of.scale === scale;
-  return { ...live, busy: !answered && live.failed === null, ask, again };
+  const { of, judged, ...rest } = live;
+  const done = judged && of !== null && of.record === record && of.days === days && of.scale === scale;
+  return { ...rest, of, busy: !done && live.failed === null, ask, again };
 }
 
 /** Pause in the edits after which remedies are weighed, ms: weighing must not slow a hand that is still moving. */

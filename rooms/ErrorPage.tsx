@@ -1,31 +1,33 @@
 "use client";
 
-import Link from "next/link";
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, type MouseEvent } from "react";
 
 interface Props {
   /** What was thrown. */
   error: Error & { digest?: string };
   /** Tries once more to show what failed. */
   retry: () => void;
-  /** The application's own way of going elsewhere has gone down too: a plain address loads everything anew. */
-  bare?: boolean;
+  /** The application's own way of going elsewhere; where that has gone down too, a plain address loads everything anew. */
+  go?: (href: string) => void;
 }
 
 /** Something of ours broke while a page was shown: what is safe, and the ways on. */
-export function ErrorPage({ error, retry, bare }: Props) {
+export function ErrorPage({ error, retry, go }: Props) {
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
-  const elsewhere = (href: string, label: string) =>
-    bare ? (
-      <a className="key" href={href}>
+  // No link of the framework: it would be loaded with every page, for this one that is hardly ever seen.
+  const elsewhere = (href: string, label: string) => {
+    const follow = (event: MouseEvent) => {
+      if (!go || event.metaKey || event.ctrlKey || event.shiftKey) return;
+      event.preventDefault();
+      go(href);
+    };
+    return (
+      <a className="key" href={href} onClick={follow}>
         {label}
       </a>
-    ) : (
-      <Link className="key" href={href}>
-        {label}
-      </Link>
     );
+  };
   return (
     <main className="mx-auto grid max-w-xl gap-4 p-8">
       <h1 ref={heading} tabIndex={-1} className="text-3xl outline-none">

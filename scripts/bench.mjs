@@ -18,6 +18,28 @@ const quantile = (values, q) =>
   [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))];
 const ms = (value) => `${value.toFixed(0)} ms`;
 
+/** Compressed size of the JavaScript that the page itself names, and of what it loads once it stands. */
+async function saySize(page, name, path) {
+  const scripts = new Map();
+  const note = async (response) => {
+    if (response.request().resourceType() !== "script" && !response.url().endsWith(".js")) return;
+    // A page that goes on takes the bodies of its answers with it.
+    const body = await response.body().catch(() => null);
+    if (body) scripts.set(new URL(response.url()).pathname, gzipSync(body).length);
+  };
+  page.on("response", note);
+  await page.goto(`http://127.0.0.1:${port}${path}`);
+  await page.waitForLoadState("networkidle");
+  await page.waitForTimeout(1000);
+  page.off("response", note);
+  const first = await fetch(`http://127.0.0.1:${port}${path}`).then((r) => r.text());
+  const sum = (named) =>
+    [...scripts].reduce((all, [script, size]) => all + (first.includes(script) === named ? size : 0), 0) / 1000;
+  console.log(
+    `JavaScript of the ${name}: first load ${sum(true).toFixed(0)} kB compressed, and ${sum(false).toFixed(0)} kB once it stands`,
+  );
+}
+
 try {
   const browser = await browserType.launch({
     executablePath,
@@ -27,13 +49,8 @@ try {
   await page.goto(`http://127.0.0.1:${port}/demo`);
   await page.getByRole("heading", { name: "Larder cabinet, rye saison" }).waitFor();
 
-  const scripts = new Map();
-  page.on("response", async (response) => {
-    if (response.request().resourceType() !== "script" && !response.url().endsWith(".js")) return;
-    // A page that goes on takes the bodies of its answers with it.
-    const body = await response.body().catch(() => null);
-    if (body) scripts.set(response.url(), gzipSync(body).length);
-  });
+  const drawn = { Shelf: "/", bench: "/bench?c=demo-larder-cabinet&at=settings" };
+  for (const [name, path] of Object.entries(drawn)) await saySize(page, name, path);
   await page.goto(`http://127.0.0.1:${port}/bench?c=demo-larder-cabinet&at=settings`);
   const panel = page.locator("section[aria-label=Trial]");
   const settled = async () => {
@@ -44,30 +61,6 @@ try {
     await page.waitForTimeout(150);
   };
   await settled();
-  await page.waitForLoadState("networkidle");
-  const sum = (wanted) =>
-    [...scripts].filter(([url]) => wanted(url)).reduce((total, [, size]) => total + size, 0) / 1000;
-  const first = await fetch(`http://127.0.0.1:${port}/bench`).then((r) => r.text());
-  const isFirst = (url) => first.includes(new URL(url).pathname);
-  console.log(
-    `JavaScript of the bench: first load ${sum(isFirst).toFixed(0)} kB compressed, charts and worker after it ${sum((u) => !isFirst(u)).toFixed(0)} kB`,
-  );
-  // What only old browsers load does not count.
-  const shelf = (await fetch(`http://127.0.0.1:${port}/`).then((r) => r.text())).replace(
-    /<script[^>]*nomodule[^>]*>/gi,
-    "",
-  );
-  const ofShelf = [...new Set([...shelf.matchAll(/\/_next\/[^"'\\]+?\.js/g)].map(([path]) => path))];
-  const sizes = await Promise.all(
-    ofShelf.map(
-      async (path) =>
-        gzipSync(Buffer.from(await fetch(`http://127.0.0.1:${port}${path}`).then((r) => r.arrayBuffer()))).length,
-    ),
-  );
-  console.log(
-    `JavaScript of the Shelf: first load ${(sizes.reduce((a, b) => a + b, 0) / 1000).toFixed(0)} kB compressed`,
-  );
-
   /** From a key on the setpoint's handle to the frame after the new trace, n times. */
   const moves = (n) =>
     page.evaluate(async (times) => {
@@ -92,9 +85,12 @@ try {
         );
         const whole = (await drawn) - start;
         // Of the worker plan, trial and verdicts; on the page from the question to its answer.
-        const [plan, trial, verdicts, round] = section.dataset.took.split(" ").map(Number);
-        spans.push({ whole, plan, trial, verdicts, message: round - plan - trial - verdicts, drawing: whole - round });
+        const took = () => section.dataset.took.split(" ").map(Number);
+        const [plan, trial, before, round] = took();
         await new Promise((resolve) => setTimeout(resolve, 300));
+        // Where something happens in the trial they follow the trace, which does not wait for them.
+        const verdicts = took()[2];
+        spans.push({ whole, plan, trial, verdicts, message: round - plan - trial - before, drawing: whole - round });
       }
       return spans;
     }, n);

@@ -1,3 +1,3 @@
 export { pool } from "./client";
-export type { ReadProgress, TrialAnswer } from "./jobs";
+export type { FirstAnswer, ReadProgress, TrialAnswer } from "./jobs";
 export { whyLost } from "./post";

@@ -28,7 +28,7 @@ import {
   type Trace,
   type Trial,
 } from "@/core/trial";
-import { calmStages, judge, weigh, type Effect, type Verdict } from "@/core/verdict";
+import { calmStages, calmSteps, judge, weigh, type Effect, type Verdict } from "@/core/verdict";
 import { breath } from "./breath";
 import type { Envelope, SeriesNotes } from "@/core/series";
 import { deal, type Hand } from "./deal";
@@ -36,14 +36,19 @@ import type { BackupContents } from "@/workshop/backup";
 import type { Packed } from "@/workshop/pack";
 import { packing, readingsFor, shelf } from "./readings";
 
-export interface TrialAnswer {
+/** What a hand at a handle waits for: it is there before the verdicts are. */
+export interface FirstAnswer {
   /** The plan that the trial ran on: worked out here, once. */
   plan: Plan;
   trial: Trial;
+  /** Milliseconds spent on each part of it. */
+  took: { plan: number; trial: number };
+}
+
+export interface TrialAnswer extends FirstAnswer {
   verdicts: Verdict[];
   /** How its stages go where nothing happens: what is normal. */
   calm: StageResult[];
-  /** Milliseconds spent on each part of it. */
   took: { plan: number; trial: number; verdicts: number };
 }
 
@@ -100,12 +105,21 @@ export const helper: Helper = {
 
 /** Everything that is done beside the page. */
 export const jobs = {
-  *trial({ record, days, scale }: { record: ChamberRecord; days: number; scale: Scale }): Work<TrialAnswer> {
+  *trial(
+    { record, days, scale }: { record: ChamberRecord; days: number; scale: Scale },
+    { progress }: Around,
+  ): Work<TrialAnswer> {
     const started = performance.now();
     const { trial, plan, planned } = yield* run(record, days);
     const ran = performance.now();
+    const first = { plan: planned - started, trial: ran - planned };
+    // Where something happens in it, its verdicts want a second trial: the first is not kept waiting for that.
+    if (plan.chamber.happenings.length) {
+      progress({ plan, trial, took: first } satisfies FirstAnswer);
+      yield* calmSteps(plan, trial);
+    }
     const verdicts = judge(plan, trial, scale);
-    const took = { plan: planned - started, trial: ran - planned, verdicts: performance.now() - ran };
+    const took = { ...first, verdicts: performance.now() - ran };
     return transfer({ plan, trial, verdicts, calm: calmStages(plan, trial), took }, buffersOf(trial.trace));
   },
 

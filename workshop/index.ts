@@ -1,5 +1,7 @@
 export type { BackupContents } from "./backup";
+export * from "./state";
 export * from "./store";
 export * from "./preferences";
+export * from "./lengths";
 export * from "./keeping";
 export { troubleWords } from "./trouble";

@@ -1,5 +1,4 @@
-import { PREFERENCES_ID, PREFERENCES_VERSION, type ChamberRecord, type PreferencesRecord } from "@/core/model";
-import { isQuick } from "@/core/trial";
+import { PREFERENCES_ID, PREFERENCES_VERSION, type PreferencesRecord } from "@/core/model";
 
 /** Regions that use degrees Fahrenheit and gallons in the kitchen. */
 const FAHRENHEIT = /[-_](US|LR|MM|BS|BZ|KY|PW|FM|MH)\b/i;
@@ -23,12 +22,3 @@ export function firstPreferences(locale: string, now: string): PreferencesRecord
     demoSeeded: false,
   };
 }
-
-type Lengths = Pick<PreferencesRecord, "trialDays" | "quickTrialDays">;
-
-/** Which of the two lengths of a trial a chamber takes. */
-export const lengthField = (record: ChamberRecord): keyof Lengths =>
-  isQuick(record.cabinet.kind?.value ?? "upright") ? "quickTrialDays" : "trialDays";
-
-/** Days that the trial of a chamber runs. */
-export const trialDaysOf = (preferences: Lengths, record: ChamberRecord): number => preferences[lengthField(record)];

@@ -17,8 +17,8 @@ import {
   labelsOf,
   sitAt,
   undo,
-  useWorkshop,
 } from "./store";
+import { useWorkshop } from "./state";
 import { recordBox } from "./box";
 import { readOne, writeMany } from "./storage";
 import { acceptLoss, dropRefused, openAgain, whenStored } from "./store";

@@ -1,6 +1,5 @@
 import { nanoid } from "nanoid";
 import { useEffect } from "react";
-import { create } from "zustand";
 import { newChamber, tryChange, tryEdits } from "@/core/chamber";
 import {
   type Change,
@@ -11,68 +10,18 @@ import {
   type Station,
   type WorkshopRecord,
 } from "@/core/model";
-import { nextOn, remember, travelled, type RecordDiff, type History } from "./history";
+import { nextOn, remember, travelled, type RecordDiff } from "./history";
 import { askToKeep } from "./keeping";
-import { lookForLoss, markKept, type Loss } from "./kept";
+import { lookForLoss, markKept } from "./kept";
 import { firstPreferences } from "./preferences";
-import { dropQuarantined, readAll, readOne, writeMany, type Quarantined } from "./storage";
+import { dropQuarantined, readAll, readOne, writeMany } from "./storage";
+import { useWorkshop, type SaveState, type WorkshopState } from "./state";
 import { openLine, type Line } from "./tabs";
 import { movedOut, sweep } from "./tidy";
-import { troubleOf, type TroubleKind } from "./trouble";
+import { troubleOf } from "./trouble";
 import { Writer } from "./writer";
 
-/** A record that another tab has changed while this one had changes of its own. */
-export interface Conflict {
-  id: string;
-  theirs: WorkshopRecord | null;
-}
-
-export type SaveState = "saved" | "saving" | "failed";
-
-interface WorkshopState extends History {
-  status: "closed" | "opening" | "open" | "unavailable";
-  /** Why it is unavailable, or why the last write failed. */
-  trouble: TroubleKind | null;
-  records: Record<string, WorkshopRecord>;
-  preferences: PreferencesRecord;
-  quarantine: Quarantined[];
-  /** So many records of a newer application lie untouched in the store. */
-  newer: number;
-  /** There was something in this browser that is gone; null where there was not, or the person has been told. */
-  loss: Loss | null;
-  /** Of everything. */
-  save: SaveState;
-  /** Ids of what is not stored yet. */
-  unsaved: string[];
-  /** Why the last undo could not be done; null where it could. */
-  refused: string | null;
-  /** In the order in which they came; each is asked about. */
-  conflicts: Conflict[];
-  /** Another tab of this profile is open. */
-  company: boolean;
-  /** The record that is being worked on: undo stays with it. Null on the Shelf and in the other rooms. */
-  desk: string | null;
-}
-
 const now = () => new Date().toISOString();
-
-export const useWorkshop = create<WorkshopState>(() => ({
-  status: "closed",
-  trouble: null,
-  records: {},
-  preferences: firstPreferences("en", "2026-01-01T00:00:00.000Z"),
-  quarantine: [],
-  newer: 0,
-  loss: null,
-  save: "saved",
-  unsaved: [],
-  refused: null,
-  conflicts: [],
-  company: false,
-  desk: null,
-  past: [],
-  future: [],
-}));
 
 const { getState: get, setState: set } = useWorkshop;
 

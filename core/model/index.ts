@@ -12,3 +12,4 @@ export * from "./kinds";
 export type { RawRecord } from "./lift";
 export * from "./merge";
 export * from "./program";
+export * from "./versions";

@@ -1,6 +1,7 @@
 import type * as z from "zod/mini";
 import { chamberSteps, preferencesSteps, type LiftSteps, type RawRecord } from "./lift";
-import { chamberRecord, CHAMBER_VERSION, PREFERENCES_VERSION, preferencesRecord, type WorkshopRecord } from "./record";
+import { chamberRecord, preferencesRecord, type WorkshopRecord } from "./record";
+import { CHAMBER_VERSION, PREFERENCES_VERSION } from "./versions";
 
 /** Everything that is known of a kind of record: a new kind is a new line of the table below, and nothing else. */
 export interface RecordKind {

@@ -3,14 +3,7 @@ import { idField, nameField, sparse } from "./fields";
 import { happening, roomReadings, roomSeries } from "./happenings";
 import { brokenReferences } from "./references";
 import { sectionShapes as shapes } from "./sections";
-
-/** Version of each kind of record's form: each has its own steps (kinds.ts). */
-export const CHAMBER_VERSION = 4;
-export const PREFERENCES_VERSION = 3;
-/** Version of the file that a workshop is exported to. */
-export const BACKUP_VERSION = 4;
-/** Version of the default values: it rises when a default changes, so that a record knows what it was filled with. */
-export const DEFAULTS_VERSION = 2;
+import { BACKUP_VERSION, CHAMBER_VERSION, PREFERENCES_ID, PREFERENCES_VERSION } from "./versions";
 
 export const stations = ["job", "box", "heat", "probe", "settings"] as const;
 export type Station = (typeof stations)[number];
@@ -103,8 +96,6 @@ export const chamberFieldsOf = (part: typeof sparse) =>
   });
 const chamberFields = chamberFieldsOf(sparse);
 export type ChamberRecord = z.infer<typeof chamberFields>;
-/** The record of the preferences; no chamber may stand in its place. */
-export const PREFERENCES_ID = "preferences";
 
 export const chamberRecord = chamberFields.check(
   z.superRefine((record, context) => {

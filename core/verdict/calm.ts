@@ -1,5 +1,5 @@
 import type { Plan, StageResult, Trial } from "../trial";
-import { runTrial, trialOf } from "../trial";
+import { trialOf, trialSteps } from "../trial";
 
 const kept = new WeakMap<Trial, Trial>();
 
@@ -11,20 +11,26 @@ export const without = (plan: Plan, left: (id: string) => boolean): Plan => ({
 
 /**
  * The trial of a plan in which nothing happens: what would have been so without any happening, and what is so while all
- * is well. The trial itself where nothing happens in it.
+ * is well. The trial itself where nothing happens in it. Between two steps it can be left for something else, or for
+ * good; once run, it is kept with its trial.
  */
-export function calmTrial(plan: Plan, trial: Trial): Trial {
+export function* calmSteps(plan: Plan, trial: Trial): Generator<undefined, Trial> {
   if (plan.chamber.happenings.length === 0) return trial;
-  const found =
-    kept.get(trial) ??
-    runTrial(
-      trialOf(
-        without(plan, () => true),
-        trial.days,
-      ),
-    );
-  kept.set(trial, found);
-  return found;
+  const known = kept.get(trial);
+  if (known) return known;
+  const calm = without(plan, () => true);
+  const found = yield* trialSteps(trialOf(calm, trial.days));
+  kept.set(trial, found.trial);
+  return found.trial;
+}
+
+/** The same in one go. */
+export function calmTrial(plan: Plan, trial: Trial): Trial {
+  const steps = calmSteps(plan, trial);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
 }
 
 /** How the stages go while all is well. */

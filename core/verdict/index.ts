@@ -1,4 +1,4 @@
-export { calmStages } from "./calm";
+export { calmStages, calmSteps } from "./calm";
 export * from "./judge";
 export * from "./limits";
 export * from "./normal";

@@ -1,0 +1,45 @@
+"use client";
+
+import dynamic from "next/dynamic";
+import { useEffect, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import { showShortcuts, singleKey, useShortcutList } from "@/parts/common";
+import { openWorkshop, redo, undo, useWorkshop } from "@/workshop";
+import { NewerNotice } from "./NewerNotice";
+import { Notices } from "./Notices";
+import { keepOffline } from "./offline";
+
+/** Loaded when it is asked for. */
+const Shortcuts = dynamic(() => import("./Shortcuts").then((m) => m.Shortcuts), { ssr: false });
+
+/** A text that is being typed has the browser's own undo; a number field at rest has not. */
+const hasOwnUndo = ({ target }: KeyboardEvent): boolean =>
+  target instanceof HTMLInputElement && target.type === "text" && target.dataset.rest !== "true";
+
+/** Opens the workshop, and holds what works in every room: notices, undo, the list of shortcuts. */
+export function OpenWorkshop() {
+  const { singleKeys } = useWorkshop((s) => s.preferences);
+  const listed = useShortcutList((s) => s.open);
+  const [said, setSaid] = useState("");
+
+  useEffect(() => {
+    void openWorkshop();
+    void keepOffline();
+  }, []);
+
+  const everywhere = { preventDefault: true, enableOnFormTags: true, ignoreEventWhen: hasOwnUndo };
+  useHotkeys("mod+z", () => setSaid(undo() ? "Undone" : "Nothing to undo"), everywhere);
+  useHotkeys("mod+shift+z, mod+y", () => setSaid(redo() ? "Done again" : "Nothing to redo"), everywhere);
+  useHotkeys("?", () => showShortcuts(true), { ...singleKey, enabled: singleKeys, useKey: true });
+
+  return (
+    <>
+      <NewerNotice />
+      <Notices />
+      {listed && <Shortcuts onClose={() => showShortcuts(false)} />}
+      <p className="sr-only" aria-live="polite">
+        {said}
+      </p>
+    </>
+  );
+}
