@@ -48,7 +48,12 @@ export function rulerOf({ plan, stagePlan, unitPlan }: Shown, scale: Scale, appl
     const fitted = fitToUnit(settingsAt({ ...points, ...next(value) }, unit, settings), unit);
     const half = resolutionOf(unit) / 4;
     const edits = parametersOf(unit)
-      .filter((name) => Math.abs(fitted[name] - settings[name]) > half)
+      .filter(
+        (name) =>
+          Math.abs(fitted[name] - settings[name]) > half ||
+          // Off the target it makes room for the differentials: it must not move with this one.
+          (name === "setpoint" && Math.abs(settings.setpoint - request.target) > 2 * half),
+      )
       .map((field) => ({ ...keyed, field, value: fitted[field] }) as Edit);
     return edits.length ? apply(edits, label, merge) : null;
   };

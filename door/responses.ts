@@ -166,6 +166,10 @@ const tradePoint = z.strictObject({
     starts: z
       .strictObject({ cold: z.number().nullable(), heat: z.number().nullable() })
       .describe("A day, of each; null where it does not switch that"),
+    worstReversals: z
+      .number()
+      .nullable()
+      .describe("Of heat and cold a day at the worst that the estimates of the box can be; null: not needed"),
     holds: z.boolean(),
     cost: z.number(),
   }),

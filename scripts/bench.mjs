@@ -221,5 +221,6 @@ try {
 }
 node(["scripts/ts.mjs", "scripts/bench-boxes.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-advice.ts"]);
+node(["scripts/ts.mjs", "scripts/bench-spans.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-odex.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-series.ts"]);

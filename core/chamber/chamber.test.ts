@@ -28,8 +28,8 @@ describe("heat loss", () => {
     expect(Math.abs(1 / (indoors - 0.13 + 0.04) - 0.593)).toBeLessThan(0.001);
   });
 
-  it("the reference cabinet loses about 1.8 W/K: lining 1.65 in series with its film, and a leak of 0.25", () => {
-    expect(lossCoefficient(chamberWith())).toBeCloseTo(1 / (1 / 18 + 1 / 1.65) + 0.25, 9);
+  it("the reference cabinet loses about 1.6 W/K: lining 1.65 in series with its film, and a leak of 0.25", () => {
+    expect(lossCoefficient(chamberWith())).toBeCloseTo(1 / (1 / (2.25 * 3.5) + 1 / 1.65) + 0.25, 9);
   });
 
   it("grows with the cabinet and shrinks with its walls", () => {
@@ -50,7 +50,8 @@ describe("sizing", () => {
     const chamber = chamberWith(...steadyRoom(5));
     const least = lossCoefficient(chamber) * 15;
     expect(heatNeeded(chamber, celsius(20))).toBeGreaterThan(least);
-    expect(heatNeeded(chamber, celsius(20))).toBeLessThan(least * 1.08);
+    // The vessel sees the wall, which is colder than the air: it takes somewhat more than the air alone would.
+    expect(heatNeeded(chamber, celsius(20))).toBeLessThan(least * 1.17);
     expect(heatNeeded(chamberWith(...steadyRoom(25)), celsius(20))).toBe(0);
     expect(heaterFor(28)).toBe(60);
   });

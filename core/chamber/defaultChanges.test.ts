@@ -36,9 +36,20 @@ describe("defaults that have changed", () => {
     expect(changedDefaults(old, filled(old)).map(({ label, then, now }) => [label, then, now])).toEqual([
       ["Power of the heater", 40, 25],
       ["Highest setpoint of the unit", 110, 150],
+      // 18 W/K, and 2.2 and 1.3 W/K on the bucket of 0.493 m² (docs/sources.md); then the film and what is radiated.
+      ["Between air and inner lining", 18, expect.closeTo(2.25 * 3.5, 9)],
+      ["From air to the product", expect.closeTo(2.2 / 0.4932, 3), 2.25],
+      ["From inner lining to the product", expect.closeTo(1.3 / 0.4932, 3), expect.closeTo(5.14, 2)],
     ]);
-    const said = applyEdits(old, [{ section: "heater", field: "power", value: 60 }]);
-    expect(changedDefaults(said, filled(said)).map((c) => c.field)).toEqual(["setpointHigh"]);
+    const said = applyEdits(old, [
+      { section: "heater", field: "power", value: 60 },
+      { section: "thermal", field: "airToLining", value: 12 },
+    ]);
+    expect(changedDefaults(said, filled(said)).map((c) => c.field)).toEqual([
+      "setpointHigh",
+      "filmToAir",
+      "filmToLining",
+    ]);
     expect(describeChamber(said).heaters[0]!.power).toBe(60);
   });
 
@@ -48,6 +59,17 @@ describe("defaults that have changed", () => {
     expect(describeChamber(kept).heaters[0]!.power).toBe(40);
     expect(changedDefaults(kept, filled(kept))).toEqual([]);
     expect(kept.controllers[0]!.unit.setpointHigh).toEqual({ value: 110, origin: "typed" });
+  });
+
+  it("the films of still air hid a danger: the new ones are in force at once in a chamber that is older", () => {
+    expect(describeChamber(old).thermal.filmToAir).toBe(2.25);
+    expect(
+      changedDefaults(old, filled(old))
+        .filter((c) => c.danger)
+        .map((c) => c.field),
+    ).toEqual(["airToLining", "filmToAir", "filmToLining"]);
+    const drum = applyEdits(old, [{ section: "cabinet", field: "kind", value: "drum" }]);
+    expect(changedDefaults(drum, filled(drum)).filter((c) => c.danger)).toEqual([]);
   });
 
   it("that hid a danger are in force at once, and told", () => {

@@ -9,6 +9,7 @@ import {
   type Edit,
   type SectionName,
 } from "../model";
+import { filmBefore } from "./filmsBefore";
 import { celsius, measures, printMeasure, printTemperature, type Scale } from "../quantity";
 
 /** A default that has changed with a version of the defaults. */
@@ -51,6 +52,22 @@ export const defaultLog: readonly DefaultChange[] = [
     was: (highest) => (highest === 150 ? celsius(110) : highest),
     print: (t, scale) => printTemperature(celsius(t), scale),
   },
+  ...(
+    [
+      ["airToLining", "Between air and inner lining", "W/K"],
+      ["filmToAir", "From air to the product", "W/m²K"],
+      ["filmToLining", "From inner lining to the product", "W/m²K"],
+    ] as const
+  ).map(([field, label, unit]): DefaultChange => ({
+    since: 3,
+    section: "thermal",
+    field,
+    label,
+    why: "What surfaces radiate to each other was lumped into the air, which does not radiate. Cold and heat stay longer in the air than was said, so that differentials that looked safe can chase.",
+    danger: true,
+    was: filmBefore(field),
+    print: (value) => `${value.toPrecision(3)}\u00a0${unit}`,
+  })),
 ];
 
 /** One default of one chamber that has changed since it was made. */

@@ -14,6 +14,7 @@ export * from "./newRecord";
 export * from "./parameters";
 export * from "./reference";
 export * from "./sizing";
+export * from "./spans";
 export * from "./steady";
 export * from "./thermal";
 export * from "./tryEdits";

@@ -105,7 +105,14 @@ export const jobs: readonly Job[] = [
     inBox: {
       // The face of a tube heater that melts honey is too hot to stand bare beside pails; a guarded lamp hangs above them.
       upright: [edit("heater", "kind", "lamp"), edit("cabinet", "fan", true)],
-      foam: [...load("jar", "setHoney", "plastic", 0.001, 4), probe("strapped"), ...keyed(42.5, 0.3)],
+      // Without a fan the pails see walls that are colder than the air, and stay behind it by three kelvins.
+      warmBox: [edit("cabinet", "fan", true), ...keyed(43.5, 1.5)],
+      foam: [
+        ...load("jar", "setHoney", "plastic", 0.001, 4),
+        edit("cabinet", "fan", true),
+        probe("strapped"),
+        ...keyed(42.5, 0.3),
+      ],
     },
   },
   {
@@ -168,8 +175,14 @@ export const jobs: readonly Job[] = [
     edits: [...band(18, 22)],
     // What only heats holds what is warmer than a room.
     inBox: {
-      foam: [...band(28, 32), heatOnly, ...keyed(30.5, 0.5)],
-      warmBox: [...band(28, 32), heatOnly],
+      foam: [
+        ...band(28, 32),
+        heatOnly,
+        edit("heater", "kind", "mat"),
+        edit("heater", "power", 40),
+        ...keyed(30.5, 0.5),
+      ],
+      warmBox: [...band(28, 32), heatOnly, edit("cabinet", "fan", true)],
       drum: [...band(110, 125), start(5), heatOnly, edit("unit", "differentialHigh", kelvins(15)), ...fire(4, 15)],
       brick: [...band(110, 125), start(5), heatOnly, edit("unit", "differentialHigh", kelvins(15)), ...fire(3, 30)],
       crock: [...band(55, 60), heatOnly, ...circulator],

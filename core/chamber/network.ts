@@ -1,6 +1,7 @@
 import type { Band, Chamber, Stage, Vessel } from "../model";
 import { cools, heats, isIce, isOnePlate } from "./devices";
 import { placementOf } from "../probe";
+import { isStillAir, shineOf } from "./films";
 import { contentsCapacity, fillingTable } from "./fillings";
 import { isVesselItself, vesselSize, vesselSurface } from "./geometry";
 import { lawOf, type CoolerLaw } from "./coolerLaw";
@@ -160,7 +161,7 @@ export function buildNetwork(chamber: Chamber): Network {
       return (last === undefined || bare === 0 ? bare : 1 / (1 / bare + 1 / last)) * vessel.count;
     };
     join(skin, air, outwards(t.filmToAir));
-    join(skin, lining, outwards(t.filmToLining));
+    join(skin, lining, outwards(t.filmToLining * (isStillAir(cabinet.kind) ? shineOf(vessel) : 1)));
     // What touches a vessel touches the one that it stands at; a shared plate touches it once.
     chamber.heaters.forEach((heater, i) => {
       if (heater.at === vessel.id && heaters[i]!.node >= 0) join(heaters[i]!.node, skin, heater.toVessel);

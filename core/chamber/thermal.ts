@@ -2,6 +2,7 @@ import type { Cabinet, CabinetAge, Cooler, Heater, HeaterKind, Thermal, Vessel }
 import { heaterBodies } from "./heaterBodies";
 import { insideOf, outsideArea, vesselSurface } from "./geometry";
 import { boxes } from "./boxes";
+import { STILL_FILM, stirring, vesselRadiation } from "./films";
 import {
   JACKET_CONDUCTIVITY,
   midWallArea,
@@ -19,8 +20,8 @@ type Shell = Omit<Thermal, "fanHeat">;
 /** What stores a device's residual heat or cold, and where it goes: J/K, W/K. */
 export type DeviceBody = Pick<Heater, "bodyCapacity" | "toAir" | "toLining" | "toVessel" | "toRoom">;
 
-const bucketSurface = (volume: number) => vesselSurface({ volume, form: "bucket" });
-const refBucket = bucketSurface(ref.vesselVolume);
+/** Between the air of a still box and its surfaces, W/m²K. */
+const filmIn = ({ kind, fan }: Cabinet): number => STILL_FILM * (fan ? stirring(kind).surfaces : 1);
 
 /** What years cost a bought cabinet: wet foam and a hard seal lose 20 to 50 % more (estimate). */
 const worn: Record<CabinetAge, number> = { new: 1, worn: 1.2, old: 1.5 };
@@ -41,7 +42,10 @@ function wrapped(loss: number, cabinet: Cabinet): number {
   return loss * (1 - share) + 1 / (1 / (loss * share) + added / side);
 }
 
-/** A fridge of any size, scaled from the tall cabinet: loss by U·A, leak by the seal, air by volume, lining by area. */
+/**
+ * A fridge of any size, scaled from the tall cabinet: loss by U·A, leak by the seal, air by volume, lining by area. Air
+ * takes heat by its film alone; between vessel and lining it is radiated, past the air (films.ts).
+ */
 function fridge(cabinet: Cabinet): Shell {
   const inside = insideOf(cabinet);
   const refInside = insideOf(ref.cabinet);
@@ -54,17 +58,17 @@ function fridge(cabinet: Cabinet): Shell {
     airCapacity: ref.air * (inside.volume / refInside.volume),
     liningCapacity: ref.lining * area,
     wallLayers: 1,
-    airToLining: ref.airToLining * area * (cabinet.fan ? 1.6 : 1),
+    airToLining: filmIn(cabinet) * inside.area,
     // An old seal and pierced walls cost a dead fridge a little more: 2.0 W/K in all for the tall one.
     liningToRoom: (dead ? 1.79 : ref.liningToRoom) * loss * age,
     airToRoom: (dead ? 0.37 : ref.airToRoom) * seal * age,
     openToRoom: 40 * seal,
-    filmToAir: (ref.vesselToAir / refBucket) * (cabinet.fan ? 1.8 : 1),
-    filmToLining: ref.vesselToLining / refBucket,
+    filmToAir: filmIn(cabinet),
+    filmToLining: vesselRadiation(cabinet.kind),
   };
 }
 
-/** The chest freezer of 140 L with 19 L in it that other chests are scaled from (estimates): J/K, W/K. */
+/** The chest freezer of 140 L that other chests are scaled from (estimates): J/K, W/K. */
 const chestReference = {
   cabinet: {
     kind: "chest",
@@ -81,7 +85,6 @@ const chestReference = {
   } satisfies Cabinet,
   air: 250,
   lining: 9000,
-  airToLining: 9,
   liningToRoom: 1.3,
   airToRoom: 0.1,
 };
@@ -94,18 +97,17 @@ function chest(cabinet: Cabinet): Shell {
   const inside = insideOf(cabinet);
   const area = inside.area / insideOf(base).area;
   const collar = 2 * (cabinet.width + cabinet.depth) * cabinet.collar * COLLAR;
-  const surface = bucketSurface(0.019);
   return {
     airCapacity: c.air * (inside.volume / insideOf(base).volume),
     liningCapacity: c.lining * area,
     wallLayers: 1,
-    airToLining: c.airToLining * area * (cabinet.fan ? 1.6 : 1),
+    airToLining: filmIn(cabinet) * inside.area,
     liningToRoom: c.liningToRoom * (wallConductance(bare) / wallConductance(base)) * worn[cabinet.age] + collar,
     airToRoom:
       c.airToRoom * (sealLength(cabinet) / sealLength(base)) * (cabinet.collar > 0 ? 2 : 1) * worn[cabinet.age],
     openToRoom: 8,
-    filmToAir: (1.8 / surface) * (cabinet.fan ? 1.8 : 1),
-    filmToLining: 1.6 / surface,
+    filmToAir: filmIn(cabinet),
+    filmToLining: vesselRadiation(cabinet.kind),
   };
 }
 
@@ -117,12 +119,12 @@ function foam(cabinet: Cabinet): Shell {
     airCapacity: 150 * (insideOf(cabinet).volume / 0.0525),
     liningCapacity: 900 * area,
     wallLayers: 1,
-    airToLining: 6.9 * (insideOf(cabinet).area / 0.86) * (cabinet.fan ? 1.6 : 1),
+    airToLining: filmIn(cabinet) * insideOf(cabinet).area,
     liningToRoom: midWallArea(cabinet) / (wallResistance(cabinet) + film),
     airToRoom: 0.15 * (sealLength(cabinet) / 1.9),
     openToRoom: 6,
-    filmToAir: 8.7 * (cabinet.fan ? 1.6 : 1),
-    filmToLining: 3.35,
+    filmToAir: filmIn(cabinet),
+    filmToLining: vesselRadiation(cabinet.kind),
   };
 }
 
@@ -156,7 +158,7 @@ function kettle(cabinet: Cabinet, vessel: Vessel): Shell {
     liningToRoom: wrapped(6 * skin, cabinet),
     airToRoom: 2 * skin,
     openToRoom: 4 * skin,
-    filmToAir: ((cabinet.fan ? 400 : 200) * skin) / surface,
+    filmToAir: (200 * (cabinet.fan ? stirring("kettle").surfaces : 1) * skin) / surface,
     filmToLining: (42 * skin) / surface,
   };
 }
@@ -250,7 +252,7 @@ export function coolerBody(cabinet: Cabinet, cooler: Pick<Cooler, "kind" | "powe
       const size = Math.max(0.2, cooler.power / q0);
       return {
         bodyCapacity: ref.evaporator * size,
-        toAir: air * size * (cabinet.fan ? 1.5 : 1),
+        toAir: air * size * (cabinet.fan ? stirring(cabinet.kind).bodies : 1),
         toLining: lining * size,
         toVessel: 0,
         toRoom: 0,
@@ -269,7 +271,8 @@ export function heaterBody(cabinet: Cabinet, kind: HeaterKind, shared: boolean):
   const chestTube = cabinet.kind === "chest" && kind === "tube";
   return {
     bodyCapacity: chestTube ? 600 : body.capacity,
-    toAir: (chestTube ? 1.5 : body.toAir) * (cabinet.fan && cabinet.kind !== "kettle" ? 1.5 : 1),
+    toAir:
+      (chestTube ? 1.5 : body.toAir) * (cabinet.fan && cabinet.kind !== "kettle" ? stirring(cabinet.kind).bodies : 1),
     toLining: chestTube ? 0 : body.toLining,
     toVessel: shared ? 12 : body.toVessel,
     toRoom: body.toRoom,

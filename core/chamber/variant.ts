@@ -1,7 +1,8 @@
 import type { IcePhase } from "../device";
 import type { Chamber } from "../model";
 import { ICE_HEAT, WATER_HEAT } from "./coolerLaw";
-import type { Link, Network } from "./network";
+import { stirring } from "./films";
+import { buildNetwork, type Link, type Network } from "./network";
 
 /** What stands differently for a while: each combination is one set of matrices. */
 export interface Conditions {
@@ -32,21 +33,31 @@ const HANGING = 150;
 /** Film on a load that was put in, W/K for each m³ to the ⅔: 8 W/m²K on a slab. */
 const LOAD_FILM = 50;
 
+/** The chamber with all that the air touches as a running fan leaves it, or one that has stopped. */
+function stirred(chamber: Chamber, runs: boolean): Chamber {
+  const { thermal, cabinet } = chamber;
+  const full = stirring(cabinet.kind);
+  const [surfaces, bodies] = runs ? [full.surfaces, full.bodies] : [1 / full.surfaces, 1 / full.bodies];
+  const device = <T extends { toAir: number }>(d: T): T => ({ ...d, toAir: d.toAir * bodies });
+  return {
+    ...chamber,
+    thermal: { ...thermal, airToLining: thermal.airToLining * surfaces, filmToAir: thermal.filmToAir * surfaces },
+    heaters: chamber.heaters.map(device),
+    coolers: chamber.coolers.map(device),
+  };
+}
+
 /** The network as it is under other conditions. */
 export function variant(network: Network, chamber: Chamber, conditions: Conditions): Network {
   const { thermal, cabinet } = chamber;
+  // A fan on an outlet gives a still box what its own fan would; where one runs already it adds nothing.
+  const slowed = conditions.fanStopped && cabinet.fan && !conditions.stirred;
+  const stirs = conditions.stirred && !cabinet.fan;
+  const { links: joined } = slowed || stirs ? buildNetwork(stirred(chamber, stirs)) : network;
   const nodes = network.nodes.map((node) => ({ ...node }));
-  let links: Link[] = network.links.map((link) => ({ ...link }));
+  let links: Link[] = joined.map((link) => ({ ...link }));
   const { air } = network;
   if (conditions.open) nodes[air]!.toRoom += thermal.openToRoom;
-  const still = cabinet.kind === "kettle" ? 0.5 : 0.6;
-  const stir = (factor: number) => {
-    for (const link of links)
-      if ((link.a === air || link.b === air) && !network.probes.includes(link.a)) link.conductance *= factor;
-  };
-  if (conditions.fanStopped && cabinet.fan) stir(still);
-  // A fan on an outlet gives a still box what its own fan would; where one runs already it adds nothing.
-  if (conditions.stirred && (!cabinet.fan || conditions.fanStopped)) stir(1 / still);
   network.probes.forEach((probe, index) => {
     const hangs = conditions.probes[index] ?? "place";
     if (hangs === "place") return;

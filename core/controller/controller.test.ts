@@ -16,6 +16,7 @@ import {
   stepOnOff,
   switchingOf,
   wishFor,
+  wishedPoints,
   type ControlRequest,
   type OnOffNumbers,
 } from ".";
@@ -108,11 +109,27 @@ describe("settings from a band", () => {
         const clamped = findingsOf(asked, wished, settings, unit).some((f) => f.id === "cannot-set");
         if (clamped) return;
         const band = bandOf(settings, unit);
-        expect(Math.abs(band.target - asked.target)).toBeLessThanOrEqual(step / 2 + 1e-6);
+        // Where a margin is wider than its side of the band, both go off elsewhere than at the target.
+        const { heating, cooling } = asked.margins!;
+        if (heating <= asked.target - asked.low && cooling <= asked.high - asked.target)
+          expect(Math.abs(band.target - asked.target)).toBeLessThanOrEqual(step / 2 + 1e-6);
         expect(Math.abs(band.low - bandOf(wished, unit).low)).toBeLessThanOrEqual(step + 1e-6);
         expect(Math.abs(band.high - bandOf(wished, unit).high)).toBeLessThanOrEqual(step + 1e-6);
       }),
     );
+  });
+
+  // Worked out by hand: 1.3 K below and 0.4 K above have to fit between 18.5 and 20.5.
+  it("a margin that is wider than its side of the band moves both off the target, as little as will do", () => {
+    const points = (heating: number, cooling: number, low = 18.5, high = 20.5) =>
+      wishedPoints({ ...ask(low, high, 19.5), margins: { heating: kelvins(heating), cooling: kelvins(cooling) } });
+    expect(points(1.3, 0.4)).toEqual({ heatOn: 18.5, heatOff: 19.8, coldOn: 20.5, coldOff: 19.8 });
+    const { heatOn, heatOff, coldOn } = points(0.4, 1.5);
+    expect([heatOn, heatOff, coldOn].map((t) => Number(t.toFixed(9)))).toEqual([18.5, 19, 20.5]);
+    // Wider than the band altogether: off at the target, or past both ends by the same where all room is at one side.
+    expect(points(1.8, 1.2).heatOff).toBe(19.5);
+    const past = points(2.5, 0.4);
+    expect(18.5 - past.heatOn).toBeCloseTo(past.coldOn - 20.5, 9);
   });
 
   it("is settled: fitting what was fitted changes nothing, and every value is on the unit's grid", () => {

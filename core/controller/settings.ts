@@ -22,6 +22,8 @@ export interface ControlRequest {
   /** How much warmer than its probe the product can be when cold is called for, K: its own heat has to get out. */
   stray?: TemperatureDifference;
   wish?: Wish;
+  /** Differentials that somebody has typed: where both go off makes room for no more than these. */
+  typed?: Partial<Margins>;
 }
 
 /** Rest that protects a compressor, s (common practice: 3 to 10 minutes, 5 usual; no source). */
@@ -44,6 +46,8 @@ const LONG_DELAY = 600;
 export function wishedPoints(request: ControlRequest): Points {
   const { low, high, target } = request;
   const least = (side: "heating" | "cooling") => Math.max(request.margins?.[side] ?? 0, LEAST_DIFFERENTIAL);
+  const wanted = (side: "heating" | "cooling") =>
+    Math.min(request.margins?.[side] ?? 0, request.typed?.[side] ?? Infinity);
   const stray = request.stray ?? 0;
   const wish = request.wish ?? "band";
   const points = (off: number, heating: number, cooling: number): Points => ({
@@ -58,9 +62,19 @@ export function wishedPoints(request: ControlRequest): Points {
     const off = Math.min(high, target + heating / 2);
     return points(off, heating, Math.max(high - off - stray, least("cooling")));
   }
-  const heating = Math.max(target - low, least("heating"));
-  const cooling = Math.max(high - target - stray, least("cooling"));
-  return points(target, heating, cooling);
+  const off = offBetween(request, wanted("heating"), wanted("cooling"));
+  return points(off, Math.max(off - low, least("heating")), Math.max(high - stray - off, least("cooling")));
+}
+
+/**
+ * Where both go off: at the target, or as near to it as leaves each of the margins between it and its end of the band;
+ * where the band is too narrow for both, as far out of it at either end. What is warmer than its probe by its own heat
+ * is not moved up for that.
+ */
+function offBetween({ low, high, target, stray }: ControlRequest, heating: number, cooling: number): number {
+  const [first, last] = [low + heating, high - cooling];
+  if (first > last) return stray || (target >= last && target <= first) ? target : (first + last) / 2;
+  return Math.min(last, Math.max(first, target));
 }
 
 /** The settings that a band, a target and a wish request for, on a kind of unit. Not yet rounded to it. */

@@ -4,7 +4,7 @@ export const PREFERENCES_VERSION = 3;
 /** Version of the file that a workshop is exported to. */
 export const BACKUP_VERSION = 4;
 /** Version of the default values: it rises when a default changes, so that a record knows what it was filled with. */
-export const DEFAULTS_VERSION = 2;
+export const DEFAULTS_VERSION = 3;
 
 /** The record of the preferences; no chamber may stand in its place. */
 export const PREFERENCES_ID = "preferences";

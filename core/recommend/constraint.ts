@@ -67,6 +67,9 @@ export function faultsOf(points: readonly TradePoint[]): string[] {
     !chases && points.some((p) => p.score.tight)
       ? "leave too little between heat and cold, which then chase each other"
       : "",
+    points.some((p) => (p.score.worstReversals ?? 0) > CHASE_PER_DAY)
+      ? "hold only if the estimates of the box are right, and else let heat and cold chase each other"
+      : "",
     most !== null && some((s) => s.coldStartsPerHour > most) ? `start more than ${most} times an hour` : "",
   ].filter(Boolean);
 }
@@ -119,7 +122,7 @@ export function bindingConstraintOf(
     text:
       chased.reversalsPerDay > CHASE_PER_DAY
         ? `In ${SEASONS[chased.name]} heat and cold answer each other ${Math.round(chased.reversalsPerDay)} times a day: the band leaves too little between them, and the margins against chasing bind.`
-        : score.tight
+        : score.tight || (score.worstReversals ?? 0) > CHASE_PER_DAY
           ? "The band leaves too little between heat and cold: the margins against chasing bind."
           : "The band leaves nothing to spare: what seemed to hold did not when it was looked at closely.",
   };

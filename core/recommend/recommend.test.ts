@@ -1,6 +1,6 @@
 import type { ChamberRecord, Edit } from "../model";
 import { celsius } from "../quantity";
-import { plainTrial, keyedIn, planned, recordWith } from "../testing/build";
+import { lumped, plainTrial, keyedIn, planned, recordWith } from "../testing/build";
 import { randomChambers } from "../testing/randomChambers";
 import { planOf, runTrial } from "../trial";
 import { tryEdits } from "../chamber";
@@ -66,14 +66,15 @@ function fineGrid(of: ChamberRecord, n = 5): Score {
 
 describe("the best settings", () => {
   // Expected by the design's reference on its own network: strapped 0.40, dry well 0.73, in air 1.50, chest 0.45, each
-  // ±0.1 K. Strapped and chest come out so here too, air by 0.104 K; this network's dry well feels the product better.
+  // ±0.1 K. Its films lumped radiation into the air, as they do here; what is found holds over the span of the bodies
+  // too, which costs up to 0.1 K more. This network's dry well feels the product better.
   it.each<[string, Edit[], [number, number]]>([
-    ["tall cabinet, strapped", [], [0.3, 0.5]],
+    ["tall cabinet, strapped", [], [0.3, 0.6]],
     ["tall cabinet, dry well", [set("probe", "place", "dryWell")], [0.3, 0.83]],
-    ["tall cabinet, in the air", [set("probe", "place", "air")], [1.4, 1.61]],
-    ["chest, strapped", [set("cabinet", "kind", "chest")], [0.35, 0.55]],
+    ["tall cabinet, in the air", [set("probe", "place", "air")], [1.4, 1.7]],
+    ["chest, strapped", [set("cabinet", "kind", "chest")], [0.35, 0.65]],
   ])("%s: within 0.1 K of a fine grid", (_, edits, [least, most]) => {
-    const of = record(...edits);
+    const of = lumped(record(...edits));
     const { found } = run(of);
     const grid = fineGrid(of);
     expect(grid.holds).toBe(true);
@@ -82,6 +83,7 @@ describe("the best settings", () => {
     expect(found.best!.score.cost).toBeLessThan(grid.cost + 0.1);
     expect(found.best!.score.excursion).toBeGreaterThan(least);
     expect(found.best!.score.excursion).toBeLessThan(most);
+    expect(found.best!.score.worstReversals ?? 0).toBeLessThanOrEqual(3);
   });
 
   it("hold their band in trials of their own, at the usual step, in every season", () => {

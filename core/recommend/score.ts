@@ -1,5 +1,5 @@
-import { coolersOn, heatersOn, judgedOf } from "../chamber";
-import { fitToUnit, outletsOf, pointsOf, resolutionOf, settingsAt, type Points } from "../controller";
+import { coolersOn, CORNERS, heatersOn, judgedOf, withShares } from "../chamber";
+import { fitToUnit, outletsOf, pointsOf, resolutionOf, settingsAt, type Margins, type Points } from "../controller";
 import type { Chamber, Settings } from "../model";
 import { celsius } from "../quantity";
 import {
@@ -57,6 +57,8 @@ export interface Group {
   cools: boolean;
   /** The target that they hold it at. */
   target: number;
+  /** What keeps heat and cold apart over all that the chamber's estimates can be, K. */
+  margins: Margins;
 }
 
 export interface Score {
@@ -66,6 +68,8 @@ export interface Score {
   seasons: SeasonScore[];
   /** Heat and cold lie closer together than the probe runs on, and the reserve. */
   tight: boolean;
+  /** Reversals a day at the worst that the box's estimates can be; null where that was not asked for or is known. */
+  worstReversals: number | null;
   /** Starts an hour that the cooling may have; null where nothing breaks by more. */
   mostStarts: number | null;
   /** Furthest that anything strays from its target in any season, K. */
@@ -294,6 +298,22 @@ function scoreSeason(season: Season, settings: Settings[], group: Group, span: S
   };
 }
 
+/** How long heat and cold are watched at each corner of the estimates, days. */
+const WORST_SPAN = { warmUp: 0.5, look: 1 };
+
+/** Most reversals a day in any season, at any corner of what the chamber's estimates can be. */
+function reversalsAtWorst(seasons: readonly Season[], settings: Settings[], group: Group, dt: number): number {
+  let most = 0;
+  for (const season of seasons)
+    for (const corner of CORNERS) {
+      const there = { ...season, chamber: withShares(season.chamber, corner) };
+      most = Math.max(most, scoreSeason(there, settings, group, { ...WORST_SPAN, dt }).reversalsPerDay);
+      // It does not hold: by how much is of no use to anybody.
+      if (most > CHASE_PER_DAY) return most;
+    }
+  return most;
+}
+
 /**
  * The objective of the design's reference, the worst of all seasons: J = half-range of the product + 0.02·starts/h +
  * 3·max(0, starts/h − 3) + 2·Σ max(0, 0.2 − margin) + 0.05·reversals/day, with the margins of the rule of chasing:
@@ -301,7 +321,7 @@ function scoreSeason(season: Season, settings: Settings[], group: Group, span: S
  * Starts count each of what is switched: of a compressor they cost dearly above 3 an hour, of a heater above what its
  * relay is made for, and nothing where the relay is electronic.
  * The furthest excursion stands for the half-range: a swing that is off centre costs as much as a wide one. Of several
- * vessels the one that fares worst counts.
+ * vessels the one that fares worst counts. What would hold is looked at once more at the worst that the estimates can be.
  */
 export function scoreOf(
   candidate: Candidate,
@@ -322,6 +342,16 @@ export function scoreOf(
   const starts = startLimits(chamber, group);
   const grain = Math.max(...group.members.map((c) => resolutionOf(chamber.controllers[c]!.unit))) / 2;
   const tight = scores.some((s) => short(s) > grain + 1e-9);
+  const fits =
+    scores.every((s) => s.past <= TOLERANCE) &&
+    !tight &&
+    scores.every((s) => s.reversalsPerDay <= CHASE_PER_DAY && s.coldStartsPerHour <= (starts.most ?? Infinity));
+  // Only what would be taken is asked whether it holds at the worst, too.
+  const apart =
+    points.coldOff - points.heatOn >= group.margins.heating - grain &&
+    points.coldOn - points.heatOff >= group.margins.cooling - grain;
+  const worstReversals =
+    fits && group.heats && group.cools && !apart ? reversalsAtWorst(seasons, settings, group, span.dt) : null;
   const costs = scores.map((s) => {
     const wear = wearOf(s.coldStartsPerHour, starts.cold) + wearOf(s.heatStartsPerHour, starts.heat);
     return s.away + wear + 2 * Math.max(0, short(s) - grain) + 0.05 * s.reversalsPerDay;
@@ -338,10 +368,8 @@ export function scoreOf(
       cold: group.cools ? Math.max(...scores.map((s) => s.coldStartsPerHour)) * 24 : null,
       heat: group.heats ? Math.max(...scores.map((s) => s.heatStartsPerHour)) * 24 : null,
     },
-    holds:
-      scores.every((s) => s.past <= TOLERANCE) &&
-      !tight &&
-      scores.every((s) => s.reversalsPerDay <= CHASE_PER_DAY && s.coldStartsPerHour <= (starts.most ?? Infinity)),
-    cost: Math.max(...costs),
+    worstReversals,
+    holds: fits && (worstReversals ?? 0) <= CHASE_PER_DAY,
+    cost: Math.max(...costs) + 0.05 * (worstReversals ?? 0),
   };
 }

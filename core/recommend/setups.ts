@@ -1,6 +1,7 @@
 import { heaterFor, heaterSizes, heatersOn, heatNeeded } from "../chamber";
 import { outletsOf, settingEdits } from "../controller";
 import { applyEdits, type ChamberRecord, type Edit, type ProbePlace, type Settings } from "../model";
+import { kelvins } from "../quantity";
 import { placesFor, probeMove } from "../probe";
 import { planOf, unitsOf, type Plan } from "../trial";
 import { closeSpan, scoreOf, searchSpan, settingsOf, type Candidate, type Group } from "./score";
@@ -41,6 +42,10 @@ function groupIn(plan: Plan, stage: number, controller: string | undefined): Gro
     heats: members.some((c) => switches[c]!.heat),
     cools: members.some((c) => switches[c]!.cold),
     target: request.target,
+    margins: {
+      heating: kelvins(Math.max(...members.map((c) => units[c]!.control.margins.heating))),
+      cooling: kelvins(Math.max(...members.map((c) => units[c]!.control.margins.cooling))),
+    },
   };
 }
 

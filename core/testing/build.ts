@@ -1,4 +1,4 @@
-import { describe as describeChamber, newChamber, whichOf } from "../chamber";
+import { changedDefaults, describe as describeChamber, filled, newChamber, whichOf } from "../chamber";
 import {
   applyEdits,
   type Chamber,
@@ -17,6 +17,18 @@ export const recordWith = (...edits: Edit[]): ChamberRecord =>
   applyEdits(newChamber("test", "Test chamber", "2026-01-01T00:00:00.000Z"), edits);
 
 export const chamberWith = (...edits: Edit[]): Chamber => describeChamber(recordWith(...edits));
+
+/**
+ * A record with the films that the design's reference had before its correction, radiation lumped into the air: its
+ * ranges belong to them.
+ */
+export const lumped = (record: ChamberRecord): ChamberRecord =>
+  applyEdits(
+    record,
+    changedDefaults({ ...record, defaultsVersion: 2 }, filled(record))
+      .filter((c) => c.at.section === "thermal")
+      .map(({ at, then }) => ({ ...at, value: then }) as Edit),
+  );
 
 export const steadyRoom = (t: number): Edit[] => [
   { section: "room", field: "low", value: celsius(t) },

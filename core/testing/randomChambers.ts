@@ -4,7 +4,7 @@ import { celsius, kelvins } from "../quantity";
 import { recordWith } from "./build";
 
 /** Mulberry32: the same chambers for the same seed, in a test and in the benchmark. */
-function chance(seed: number) {
+export function chance(seed: number) {
   let state = seed;
   return () => {
     state = (state + 0x6d2b79f5) | 0;

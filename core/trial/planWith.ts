@@ -128,6 +128,11 @@ export function planWith(
       const held = heldIn(chamber, stage, controller);
       const ground = groundworkOf(s, c, held.band, held.id);
       groundwork.push(ground);
+      const typed = typedFor(record, s, id);
+      const differential = (side: "heating" | "cooling") => {
+        const entry = typed[`${side}Differential`];
+        return entry ? { [side]: entry.value } : {};
+      };
       const request: ControlRequest = {
         low: held.band.low,
         high: held.band.high,
@@ -136,9 +141,10 @@ export function planWith(
         margins: ground.margins,
         stray: ground.stray,
         wish: stage.wish,
+        typed: { ...differential("heating"), ...differential("cooling") },
       };
       const wish = wishFor(request, unit);
-      const wished = fill(wish, typedFor(record, s, id));
+      const wished = fill(wish, typed);
       const settings = fitToUnit(wished, unit);
       return {
         controller: id,

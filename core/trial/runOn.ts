@@ -1,4 +1,4 @@
-import { buildNetwork, coldNeeded, coolersOn, heatersOn, type Network } from "../chamber";
+import { buildNetwork, coldNeeded, coolersOn, CORNERS, heatersOn, withShares, type Network } from "../chamber";
 import { meanRoom } from "../climate";
 import { outletsOf, type Margins } from "../controller";
 import type { Chamber, Stage } from "../model";
@@ -24,6 +24,9 @@ function step({ n, m, phi, gamma }: Hold, x: Float64Array, u: Float64Array, next
   x.set(next);
 }
 
+/** As many as a chamber of some stages and controllers asks for, each at every corner of its estimates. */
+const MOST_KEPT = 60;
+
 /** How far a probe runs on after each device, K. */
 interface RunOn {
   heat: number | null;
@@ -46,6 +49,19 @@ export const measureRunOn = (chamber: Chamber, band: RunOnBand, probe?: string):
       chamber.probes.findIndex((p) => p.id === probe),
     ),
   });
+
+/** The furthest that a probe runs on over all that its chamber's estimates can be. */
+export function worstRunOn(chamber: Chamber, band: RunOnBand, probe?: string): RunOn {
+  const all = [chamber, ...CORNERS.map((c) => withShares(chamber, c))].map((c) => measureRunOn(c, band, probe));
+  const worst = (device: "heat" | "cold"): number | null => {
+    const known = all.map((r) => r[device]).filter((k) => k !== null);
+    return known.length > 0 ? Math.max(...known) : null;
+  };
+  return { heat: worst("heat"), cold: worst("cold") };
+}
+
+/** A reading that jumps by itself crosses from one device's point to the other's: three deviations never do (estimate). */
+const NOISE_SHARE = 3;
 
 type RunOnBand = Pick<Stage, "low" | "high" | "target">;
 interface RunOnCase {
@@ -103,7 +119,7 @@ const runOnOf = memo(({ network, room, band, probe: index }: RunOnCase): RunOn =
     heat: network.heaters.some((h) => h.power > 0) ? measure("heat") : null,
     cold: running ? measure("cold") : null,
   };
-});
+}, MOST_KEPT);
 
 /** Whether any controller can switch heat, and cold, that is really there. */
 export function switchesOf(chamber: Chamber): { heat: boolean; cold: boolean } {
@@ -116,20 +132,25 @@ export function switchesOf(chamber: Chamber): { heat: boolean; cold: boolean } {
 
 /**
  * Least differentials of one controller by the rule of chasing: heating differential ≥ undershoot after the compressor
- * + 0.2 K, cooling differential ≥ overshoot after the heater + 0.2 K, as its own probe feels them. A device that is
- * missing, or that this room and the products' own heat never call for, cannot begin a chase: its run-on asks for no
- * margin.
+ * + 0.2 K, cooling differential ≥ overshoot after the heater + 0.2 K, as its own probe feels them, at the worst that
+ * the estimates of the box can be; a noisy probe wants its noise besides. A device that is missing, or that this room and the products' own heat never call for, cannot begin a chase: its run-on asks for no
+ * margin. Where the room calls for neither, one side kept apart is enough to end what anything else began: the lesser.
  */
 export function marginsOf(chamber: Chamber, band: RunOnBand, probe?: string): Margins {
   const ownHeat = peakHeatOfAll(chamber.vessels, band.target);
   const can = switchesOf(chamber);
   const heats = can.heat && chamber.room.low < band.target;
   const cools = can.cold && coldNeeded(chamber, band.target, ownHeat) > 0;
-  const both = can.heat && can.cold;
-  const ran = both && (heats || cools) ? measureRunOn(chamber, band, probe) : { heat: null, cold: null };
+  const ran = can.heat && can.cold ? worstRunOn(chamber, band, probe) : { heat: null, cold: null };
+  const byCold = (ran.cold ?? Infinity) <= (ran.heat ?? Infinity);
+  const neither = !heats && !cools;
+  const jumps = NOISE_SHARE * (chamber.probes.find((p) => p.id === probe) ?? chamber.probes[0]!).noise;
   const margin = (runOn: number | null, begins: boolean) =>
-    kelvins(begins && runOn !== null ? runOn + MARGIN_RESERVE : 0);
-  return { heating: margin(ran.cold, cools), cooling: margin(ran.heat, heats) };
+    kelvins(begins && runOn !== null ? runOn + MARGIN_RESERVE + jumps : 0);
+  return {
+    heating: margin(ran.cold, cools || (neither && byCold)),
+    cooling: margin(ran.heat, heats || (neither && !byCold)),
+  };
 }
 
 /**

@@ -36,7 +36,7 @@ describe("the cause of a chase, each checked by taking it away", () => {
   });
 
   it("a slow probe", () => {
-    const slow = [...narrow, ...steadyRoom(20), heaterOf(60), probeAt("air"), ...apart(0.5)];
+    const slow = [...narrow, ...steadyRoom(20), heaterOf(60), probeAt("air"), ...apart(0.8)];
     const chase = chaseOn(recordWith(...slow));
     expect(chase.cause).toBe("lag");
     expect(chase.text).toMatch(/3\smin late/);
@@ -44,18 +44,18 @@ describe("the cause of a chase, each checked by taking it away", () => {
   });
 
   it("residual cold of a chest freezer, which a quick probe does not cure", () => {
-    const chest = [set("cabinet", "kind", "chest"), ...steadyRoom(18), heaterOf(40), probeAt("air"), ...apart(0.5)];
+    const chest = [set("cabinet", "kind", "chest"), ...steadyRoom(18), heaterOf(40), probeAt("air"), ...apart(0.3)];
     const chase = chaseOn(recordWith(...chest));
     expect(chase.cause).toBe("residual-cold");
     expect(perDay(recordWith(...chest, set("probe", "lag", 15)))).toBeGreaterThan(3);
   });
 
   it("the product's own heat, where the room itself would never call for cold", () => {
-    const chest = [set("cabinet", "kind", "chest"), ...steadyRoom(18), heaterOf(40), probeAt("air"), ...apart(0.5)];
-    const chase = chaseOn(recordWith(...chest));
+    const beer = [...steadyRoom(18), heaterOf(40), probeAt("air"), ...apart(1.2)];
+    const chase = chaseOn(recordWith(...beer));
     expect(chase.ownHeat).toBe(true);
     expect(chase.text).toMatch(/own heat that calls the cold/);
-    expect(perDay(recordWith(...chest, set("product", "kind", "hold")))).toBeLessThanOrEqual(3);
+    expect(perDay(recordWith(...beer, set("product", "kind", "hold")))).toBeLessThanOrEqual(3);
     // In a room about the target the devices chase without it.
     const still = [...narrow, ...steadyRoom(20), heaterOf(60), probeAt("air"), ...apart(0.3)];
     expect(chaseOn(recordWith(...still)).ownHeat).toBe(false);
@@ -64,7 +64,7 @@ describe("the cause of a chase, each checked by taking it away", () => {
   it("residual heat of a heavy heater", () => {
     const heavy = [
       ...narrow,
-      ...steadyRoom(19),
+      ...steadyRoom(18),
       heaterOf(600),
       probeAt("bare"),
       set("probe", "lag", 15),

@@ -45,7 +45,6 @@ function degreeHours(plan: Plan, days: number): number {
  */
 const open: Record<string, readonly Room[]> = {
   "lager jacketed": ["hot"],
-  "farmhouse wine": ["mild"],
   "tempeh foam": ["hot"],
   "tempeh underCounter": ["cold", "mild", "hot"],
   "tempeh upright": ["cold", "mild", "hot"],

@@ -24,6 +24,7 @@ import { nobodyThere, stageStalls, trialTooShort } from "./program";
 import { differentialTooFine, limitsReversed, noAlarm, offsetHides, probeLoose, unitsFight } from "./reading";
 import { boils, fuelEnds, glowTooStrong, iceEnds, oneSided, wastedEnergy } from "./supplies";
 import { sameVerdict } from "./same";
+import { mayChase } from "./spans";
 import { leavesBand, livesAtOneEnd, overshoot } from "./swing";
 import { chasing, delayTooLong, delayTooShort, relayWears, shortCycling } from "./switching";
 import type { Case, Judgement, Rule, Scope, Severity, Verdict } from "./types";
@@ -50,6 +51,7 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["program", trialTooShort],
   ["judged", oneSided],
   ["program", iceEnds],
+  ["judged", mayChase],
   ["judged", leavesBand],
   ["judged", takenOut],
   ["program", doesNotFit],
@@ -143,6 +145,7 @@ const ofTheBox = new Set([
   "heater-barely",
   "cold-barely",
   "chasing",
+  "may-chase",
   "units-fight",
   "boils",
 ]);

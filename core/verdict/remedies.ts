@@ -46,7 +46,7 @@ const differentialsOf = (c: Case) => {
 };
 
 /** The margins of all that hold the same: what is widest binds. */
-function marginsIn(c: Case) {
+export function marginsIn(c: Case) {
   const all = [c.control, ...groupOf(c).map((u) => u.control)].map((u) => u.margins);
   return {
     heating: Math.max(...all.map((m) => m.heating)),
@@ -116,12 +116,13 @@ export function widenTo(c: Case, least: number): Remedy | null {
   );
 }
 
-export function doubleHeat(c: Case): Remedy | null {
+/** Three times the heating differential: a lag keeps the starts from halving where it is only doubled. */
+export function trebleHeat(c: Case): Remedy | null {
   const now = differentialsOf(c);
   return remedy(
     "wider-heat",
-    "Double the heating differential",
-    switchAt(c, withDifferentials(c, now.heating * 2, now.cooling)),
+    "Make the heating differential three times as wide",
+    switchAt(c, withDifferentials(c, now.heating * 3, now.cooling)),
   );
 }
 

@@ -4,7 +4,7 @@ import type { Edit } from "../model";
 import { printDuration } from "../quantity";
 import { causeOfChase } from "./chaseCause";
 import { CHASE_PER_DAY, MANY_HEATS, MANY_STARTS } from "./limits";
-import { backToAdvised, doubleCold, doubleHeat, offered, strapProbe, widenToMargins } from "./remedies";
+import { backToAdvised, doubleCold, trebleHeat, offered, strapProbe, widenToMargins } from "./remedies";
 import { groupOf } from "./group";
 import type { Case, Finding, Rule } from "./types";
 import { words } from "./words";
@@ -99,7 +99,7 @@ export const relayWears: Rule = (c) => {
     title: "The relay switches very often",
     text: `${Math.round(perHour)} starts of the heater an hour. A mechanical relay is made for some hundred thousand: that is ${Math.round(100_000 / (perHour * 24))} days. A wider differential, or a solid-state relay.`,
     moment: c.trial.heat[0] ?? null,
-    remedies: offered(doubleHeat(c)),
+    remedies: offered(trebleHeat(c)),
   };
 };
 

@@ -41,7 +41,12 @@ const cases: [id: string, firing: Edit[], silent: Edit[]][] = [
   [
     "chasing",
     [...narrow, ...steadyRoom(22), heaterOf(60), probeAt("air"), ...differentials(0.3)],
-    [...narrow, ...steadyRoom(22), heaterOf(60), probeAt("air"), ...differentials(1.6)],
+    [...narrow, ...steadyRoom(22), heaterOf(60), probeAt("air"), ...differentials(3)],
+  ],
+  [
+    "may-chase",
+    [...steadyRoom(22), heaterOf(60), probeAt("air"), ...differentials(1.8)],
+    [...steadyRoom(22), heaterOf(60), probeAt("air"), ...differentials(3.2)],
   ],
   [
     "leaves-band",
