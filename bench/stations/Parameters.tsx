@@ -16,8 +16,10 @@ export function Parameters() {
   return (
     <Fold summary="All parameters of the model">
       <p className="quiet max-w-prose">
-        Engineering estimates from the measures and devices above. Type your own where you know better; a proving test
-        with water finds the ones that matter most.
+        Engineering estimates from the measures and devices above, each with the span that it may really lie in. The
+        trial takes the middle; that heat and cold do not chase each other is said only where it holds over all of the
+        span. Type your own where you know better: what you type is taken as it stands. A proving test with water finds
+        the ones that matter most.
       </p>
       <div className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-x-6 gap-y-3">
         {parametersInfo(chamber).map((info) => (
@@ -30,14 +32,14 @@ export function Parameters() {
 
 function Parameter({ info }: { info: ParameterInfo }) {
   const { record } = useChamber();
-  const { estimate } = info;
+  const { estimate, span } = info;
   const typed = storedValue(record, info.at);
   const unit = info.unit === "layers" ? "" : info.unit;
   const range =
     info.unit === "layers"
       ? "Usual: 1 to 3."
       : estimate > 0
-        ? `Usual: ${figures(estimate / 2)} to ${figures(estimate * 2)} ${unit}.`
+        ? `Between ${figures(estimate * span[0])} and ${figures(estimate * span[1])} ${unit}.`
         : "Usual: 0.";
   const origin = !typed ? "Estimated." : typed.origin === "typed" ? `Typed; estimate ${figures(estimate)}.` : "Fitted.";
   return (

@@ -1,6 +1,7 @@
 import type { Address, CabinetKind, Chamber, Thermal } from "../model";
 import { cools, heats, isIce, isOnePlate } from "./devices";
 import { isVesselItself } from "./geometry";
+import { spanOf } from "./spans";
 import { coolerBody, heaterBody, thermalDefaults, type DeviceBody } from "./thermal";
 
 export interface ParameterInfo {
@@ -15,6 +16,8 @@ export interface ParameterInfo {
   value: number;
   /** What it would be if nobody had said anything. */
   estimate: number;
+  /** From how small to how large a share of the estimate it may really be. */
+  span: readonly [number, number];
 }
 
 type Words = [label: string, unit: ParameterInfo["unit"], meaning: string, step: number];
@@ -75,10 +78,16 @@ export function parametersInfo(chamber: Chamber): ParameterInfo[] {
       "filmToAir",
       `From ${medium} to the product`,
       "W/m²K",
-      "The film on the vessel\u2019s surface; a fan raises it.",
+      "The film on the vessel\u2019s surface: still air takes little; a fan raises it.",
       0.5,
     ],
-    ["filmToLining", `From ${lining} to the product`, "W/m²K", "Radiation and contact.", 0.5],
+    [
+      "filmToLining",
+      `From ${lining} to the product`,
+      "W/m²K",
+      "What they radiate to each other past the air, and contact. Bare steel takes a quarter of it.",
+      0.5,
+    ],
   ];
   const box = ([field, label, unit, meaning, step]: [keyof Thermal, ...Words]): ParameterInfo => ({
     at: { section: "thermal", field },
@@ -88,6 +97,7 @@ export function parametersInfo(chamber: Chamber): ParameterInfo[] {
     step,
     value: thermal[field],
     estimate: estimates[field],
+    span: spanOf(field, cabinet.kind),
   });
   const body = (
     section: "heater" | "cooler",
@@ -98,7 +108,17 @@ export function parametersInfo(chamber: Chamber): ParameterInfo[] {
   ) =>
     (Object.keys(words) as (keyof DeviceBody)[]).map((field): ParameterInfo => {
       const [label, unit, meaning, step] = words[field];
-      return { at: { section, field, id }, label, unit, meaning, step, value: own[field], estimate: estimate[field] };
+      const span = spanOf(field, cabinet.kind);
+      return {
+        at: { section, field, id },
+        label,
+        unit,
+        meaning,
+        step,
+        value: own[field],
+        estimate: estimate[field],
+        span,
+      };
     });
   const numbered = (name: string, of: readonly unknown[], i: number) => (of.length > 1 ? `${name} ${i + 1}` : name);
   return [

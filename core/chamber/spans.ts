@@ -1,5 +1,6 @@
-import type { Chamber, Cooler, Heater } from "../model";
+import type { CabinetKind, Chamber, Cooler, Heater } from "../model";
 import { isOnePlate } from "./devices";
+import { isStillAir } from "./films";
 import { coolerBody, heaterBody, thermalDefaults } from "./thermal";
 
 /** What is only estimated of a box and its devices, as factors on the estimates. */
@@ -20,6 +21,22 @@ export const SPAN: Readonly<Record<keyof Shares, readonly [number, number]>> = {
   stored: [0.5, 1.5],
   given: [0.5, 1.5],
 };
+
+/** Of any other estimate: half to one and a half of it. */
+const USUAL_SPAN = [0.5, 1.5] as const;
+const shareOf: Partial<Record<string, keyof Shares>> = {
+  airToLining: "films",
+  filmToAir: "films",
+  bodyCapacity: "stored",
+  toAir: "given",
+};
+
+/** From how small to how large a share of its estimate a parameter of the network may really be. */
+export function spanOf(field: string, kind: CabinetKind): readonly [number, number] {
+  if (field === "filmToLining" && isStillAir(kind)) return SPAN.radiated;
+  const share = shareOf[field];
+  return share ? SPAN[share] : USUAL_SPAN;
+}
 
 const [few, much] = [0, 1] as const;
 const corner = (films: 0 | 1, radiated: 0 | 1, stored: 0 | 1, given: 0 | 1): Shares => ({
