@@ -18,6 +18,7 @@ import {
 import { calmTrial, without } from "./calm";
 import { outsideModel } from "./ground";
 import { takenOut } from "./happened";
+import { liesInLayers } from "./layers";
 import { bandsApart, doesNotFit, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
 import { allWell } from "./normal";
 import { nobodyThere, stageStalls, trialTooShort } from "./program";
@@ -38,6 +39,7 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["controller", limitsReversed],
   ["judged", neverArrives],
   ["judged", nearFreezing],
+  ["judged", liesInLayers],
   ["judged", heaterTooWeak],
   ["judged", coldTooWeak],
   ["program", fuelEnds],

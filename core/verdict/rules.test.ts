@@ -150,6 +150,18 @@ const cases: [id: string, firing: ChamberRecord, silent: ChamberRecord, days?: n
     recordWith(...summer, set("unit", "delayHigh", 3600)),
   ],
   [
+    "lies-in-layers",
+    recordWith(...steadyRoom(18), ...band(9.5, 11.5, 10.5)),
+    // The same with a fan that stirs it; what ferments stirs itself (below).
+    recordWith(...steadyRoom(18), ...band(9.5, 11.5, 10.5), set("cabinet", "fan", true)),
+  ],
+  [
+    "lies-in-layers",
+    // A crash to a kelvin and a half above where it freezes.
+    recordWith(...steadyRoom(18), ...band(1.6, 2.4, 2)),
+    recordWith(...steadyRoom(18), ...band(4, 8, 6)),
+  ],
+  [
     "relay-wears",
     recordWith(...fidgety),
     // The same behind an electronic relay, which does not wear.
@@ -198,6 +210,16 @@ describe("further rules on real trials", () => {
       if (remedies.length > 0) expect(cured.map((r) => r.id)).not.toEqual([]);
     },
   );
+
+  it("layers are a danger to what may freeze, a note to a narrow band, and nothing to what stirs itself or lies flat", () => {
+    const severity = (...edits: Edit[]) =>
+      verdictsOn(recordWith(...steadyRoom(18), ...edits), 3).find((v) => v.id === "lies-in-layers")?.severity;
+    expect(severity(...band(1.6, 2.4, 2))).toBe("warning");
+    expect(severity(...band(9.5, 11.5, 10.5))).toBe("note");
+    expect(severity(...band(9.5, 11.5, 10.5), set("product", "kind", "lager"))).toBeUndefined();
+    expect(severity(...band(9.5, 11.5, 10.5), set("vessel", "form", "tray"))).toBeUndefined();
+    expect(severity(...band(8, 13, 10.5))).toBeUndefined();
+  });
 
   it("a hot box is outside of what can be computed only where its compressor runs in the heat, at that moment", () => {
     const hot = recordWith(...steadyRoom(44), ...band(41, 43));
