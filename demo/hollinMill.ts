@@ -106,7 +106,7 @@ export const hollinMill = (): ChamberRecord[] => [
         packetHigh: degrees(27),
       },
       stage: band(22.5, 25),
-      vessel: { volume: 0.025, startTemperature: degrees(19) },
+      vessel: { volume: 0.025, startTemperature: degrees(23) },
       room: cellar(),
       cabinet: { height: 1.42, width: 0.55, depth: 0.58 },
       heater: { power: 60 },

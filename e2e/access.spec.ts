@@ -72,7 +72,7 @@ test.describe("on a phone", () => {
     await page.getByRole("button", { name: "Setpoint: warmer" }).tap();
     await expect(page.getByRole("slider", { name: "Setpoint" })).toContainText("23.9");
     await page.getByRole("button", { name: "Next warmer mark" }).tap();
-    await expect(page.getByRole("slider", { name: "Cold comes on" })).toBeVisible();
+    await expect(page.getByRole("slider", { name: "Warmest allowed" })).toBeVisible();
     await page.getByRole("button", { name: "Trial on the whole screen" }).tap();
     await expect(page.getByRole("dialog", { name: "Trial" })).toBeVisible();
     await page.goBack();

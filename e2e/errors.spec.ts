@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { expect, openDemo, test } from "./fixtures";
+import { expect, openDemo, test, trialDone } from "./fixtures";
 import { test as plain } from "@playwright/test";
 
 test("an unknown address has a page of its own, within the policy", async ({ request }) => {
@@ -27,7 +27,9 @@ plain("a page that breaks says so, keeps the policy, and leads on with everythin
     if (/Content Security Policy|Refused to/i.test(m.text())) violations.push(m.text());
   });
   await openDemo(page, "job");
-  // From now on the station of heat and cold cannot be drawn: the heads of its devices ask for this.
+  await page.goto("/bench?c=demo-curing-cabinet&at=job");
+  await trialDone(page);
+  // From now on its station of heat and cold cannot be drawn: with two controllers the heads of its devices ask for this.
   await page.evaluate(() => {
     const real = Array.prototype.flatMap;
     Object.assign(window, { mend: () => (Array.prototype.flatMap = real) });

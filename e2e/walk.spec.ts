@@ -5,7 +5,7 @@ test("the demo stands on the shelf with its worst verdict and its next station, 
 }) => {
   await page.goto("/demo");
   await expect(page.getByRole("heading", { name: "Larder cabinet, rye saison" })).toBeVisible();
-  await expect(page.getByText("The product gets too warm").first()).toBeVisible();
+  await expect(page.getByText("The product gets too cold").first()).toBeVisible();
   await expect(page.getByRole("link", { name: "Next: Probe" })).toBeVisible();
   await expect(page.getByRole("img", { name: /Upright larder fridge, 142.cm tall/ })).toBeVisible();
   await expect(page.getByRole("list", { name: "Chambers" }).getByRole("heading")).toHaveCount(7);
@@ -106,11 +106,11 @@ test("everything that is asked has its effect on the trial, and reload keeps it"
 test("a verdict's remedy is tried, dropped, kept and undone", async ({ page }) => {
   await openDemo(page, "probe");
   const verdicts = page.getByRole("group", { name: "Verdicts" });
-  await expect(verdicts.getByText("The product gets too warm")).toBeVisible();
+  await expect(verdicts.getByText("The product gets too cold")).toBeVisible();
   await verdicts.getByRole("button", { name: "Try it" }).first().click();
   await expect(verdicts.getByText("You are trying:")).toBeVisible();
   await expect(page.getByRole("radio", { name: /Strapped to the vessel/ })).toBeChecked();
-  await expect(verdicts.getByText("The product gets too warm")).toBeHidden();
+  await expect(verdicts.getByText("The product gets too cold")).toBeHidden();
   await verdicts.getByRole("button", { name: "Drop it" }).click();
   await expect(page.getByRole("radio", { name: /Hanging in the air/ })).toBeChecked();
   await verdicts.getByRole("button", { name: "Keep it" }).first().click();
@@ -146,7 +146,7 @@ test("°C and °F change what is shown, never what is stored", async ({ page }) 
   await openDemo(page);
   await page.keyboard.press("u");
   await expect(page.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("74.8");
-  await expect(page.getByRole("textbox", { name: "Heating differential" })).toHaveValue("2.7");
+  await expect(page.getByRole("textbox", { name: "Heating differential" })).toHaveValue("5.9");
   await expect(page.getByText("it goes off at 74.8 °F").first()).toBeVisible();
   await page.keyboard.press("u");
   await expect(page.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("23.8");

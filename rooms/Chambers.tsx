@@ -1,8 +1,8 @@
 "use client";
 
-import { Plus } from "lucide-react";
+import { Plus, Search } from "lucide-react";
 import Link from "next/link";
-import { useMemo } from "react";
+import { useMemo, useState, type ReactNode } from "react";
 import { nextStation, stationInfo, VerdictTitle } from "@/bench";
 import { boxes, describe } from "@/core/chamber";
 import type { ChamberRecord, PreferencesRecord } from "@/core/model";
@@ -12,7 +12,10 @@ import { CabinetDrawing } from "@/parts/cabinet";
 import { useWorkshop } from "@/workshop";
 import type { TrialAnswer } from "@/workers";
 import { backupWords, changedSince, useLastBackup } from "./KeepingNote";
+import { ChamberMenu } from "./ChamberMenu";
 import { RemoveChamber } from "./RemoveChamber";
+import { ShelfName } from "./ShelfName";
+import { isMeant, shelfOrder } from "./shelfOrder";
 import { useVerdicts } from "./useVerdicts";
 
 const heightOf = (record: ChamberRecord): number => {
@@ -23,38 +26,91 @@ const heightOf = (record: ChamberRecord): number => {
 /** Pixels of one metre on the shelf: all drawings are to one scale. */
 const METRE = 190;
 
-/** Every chamber as a drawing to scale, with its worst verdict and the next thing to do. */
+/** From so many on one looks for a chamber by its words. */
+const MANY = 9;
+
+/** Every chamber as a drawing to scale, with its worst verdict and the next thing to do: what hurts most first. */
 export function Chambers({ chambers }: { chambers: readonly ChamberRecord[] }) {
   const { records, preferences } = useWorkshop();
-  const zone = Math.max(...chambers.map(heightOf), 1) * METRE + 28;
-  const last = useLastBackup();
-  const changed = changedSince(records, last?.at ?? null);
+  const backup = useLastBackup();
+  const changed = changedSince(records, backup?.at ?? null);
   const answers = useVerdicts(chambers, preferences, preferences.scale);
+  const [sought, setSought] = useState("");
+  const found = chambers.filter((record) => isMeant(record, sought));
+  // Nothing moves under a finger while the trials run: it takes its place once all of them are there.
+  const known = chambers.every(({ id }) => answers[id] !== undefined);
+  const ordered = shelfOrder(found, known ? answers : {});
+  const own = ordered.filter((r) => !r.demo);
+  const demo = ordered.filter((r) => r.demo);
+  const zone = Math.max(...chambers.map(heightOf), 1) * METRE + 28;
+  const row = (of: readonly ChamberRecord[], name: string, more?: ReactNode) => (
+    <ul
+      className="mt-4 grid grid-cols-[repeat(auto-fill,minmax(min(100%,17.5rem),1fr))] items-stretch gap-y-10"
+      aria-label={name}
+    >
+      {of.map((record) => (
+        <li key={record.id} className="grid grid-rows-[auto_1fr]">
+          <Chamber zone={zone} record={record} answer={answers[record.id]} preferences={preferences} />
+        </li>
+      ))}
+      {more}
+    </ul>
+  );
+  const place = (
+    <li className="grid grid-rows-[auto_1fr]">
+      <Link
+        href="/new"
+        className="border-base-content group flex items-end border-b-[3px] pl-8 sm:h-(--zone)"
+        style={{ "--zone": `${zone}px` } as React.CSSProperties}
+        aria-label="New chamber: a place is free on the shelf"
+      >
+        <span className="rule-line group-hover:bg-base-200/60 group-hover:border-base-content mb-0 grid h-36 w-28 place-items-center rounded-t border-2 border-b-0 border-dashed">
+          <Plus size={26} aria-hidden />
+        </span>
+      </Link>
+      <p className="quiet pt-3 pl-8">
+        A place is free: three questions, and the next chamber stands here. Or{" "}
+        <Link href="/preferences#backup" className="underline underline-offset-4">
+          bring one in from a file
+        </Link>
+        .
+      </p>
+    </li>
+  );
   return (
     <>
-      <ul className="mt-4 flex flex-wrap items-stretch gap-y-10" aria-label="Chambers">
-        {chambers.map((record) => (
-          <li key={record.id} className="grid w-full grid-rows-[auto_1fr] sm:w-84">
-            <Chamber zone={zone} record={record} answer={answers[record.id]} preferences={preferences} />
-          </li>
-        ))}
-        <li className="grid min-w-64 grow grid-rows-[auto_1fr]">
-          <Link
-            href="/new"
-            className="border-base-content group flex items-end border-b-[3px] pl-8 sm:h-(--zone)"
-            style={{ "--zone": `${zone}px` } as React.CSSProperties}
-            aria-label="New chamber: a place is free on the shelf"
-          >
-            <span className="rule-line group-hover:bg-base-200/60 group-hover:border-base-content mb-0 grid h-36 w-28 place-items-center rounded-t border-2 border-b-0 border-dashed">
-              <Plus size={26} aria-hidden />
-            </span>
-          </Link>
-          <p className="quiet pt-3 pl-8">A place is free: three questions, and the next chamber stands here.</p>
-        </li>
-      </ul>
-      {changed > 0 && last && (
+      {chambers.length >= MANY && (
+        <label className="mt-3 flex items-center gap-2 sm:max-w-96">
+          <Search size={18} aria-hidden />
+          <span className="sr-only">Look for a chamber</span>
+          <input
+            type="search"
+            className="border-base-content min-h-11 w-full rounded border-2 bg-transparent px-3"
+            placeholder="A name, a box, what is in it"
+            value={sought}
+            onChange={(event) => setSought(event.target.value)}
+          />
+        </label>
+      )}
+      {found.length === 0 && (
+        <p role="status" className="mt-6 text-lg">
+          No chamber here is called or holds &ldquo;{sought}&rdquo;.
+        </p>
+      )}
+      {own.length > 0 && row(own, demo.length > 0 ? "Your chambers" : "Chambers", place)}
+      {demo.length > 0 && (
+        <>
+          {own.length > 0 && <h2 className="mt-10 text-xl">Hollin Mill</h2>}
+          {row(demo, own.length > 0 ? "Chambers of the demo" : "Chambers", own.length === 0 && place)}
+          <p className="quiet mt-6">
+            Hollin Mill is the demo: its chambers and their data are invented. Preferences take it away and bring it
+            back.
+          </p>
+        </>
+      )}
+      {changed > 0 && backup && (
         <p className="quiet mt-10">
-          {backupWords(last.at, changed)}{" "}
+          {backupWords(backup.at, changed)}{" "}
           <Link href="/preferences#backup" className="underline underline-offset-4">
             Put them into a file
           </Link>
@@ -78,6 +134,7 @@ function Chamber({
 }) {
   const chamber = useMemo(() => describe(record), [record]);
   const { scale, system } = preferences;
+  const [naming, setNaming] = useState(false);
   const answer = typeof said === "string" ? undefined : said;
   const next = answer ? nextStation(record, answer.verdicts) : null;
   const worst = answer?.verdicts[0];
@@ -98,7 +155,12 @@ function Chamber({
       </Link>
       <div className="grid content-start gap-1 pt-3 pr-8">
         <div className="flex items-baseline gap-2">
-          <h2 className="grow text-xl">{record.name}</h2>
+          {naming ? (
+            <ShelfName record={record} onDone={() => setNaming(false)} />
+          ) : (
+            <h2 className="grow text-xl">{record.name}</h2>
+          )}
+          <ChamberMenu record={record} onRename={() => setNaming(true)} />
           <RemoveChamber record={record} />
         </div>
         <p className="quiet">
@@ -106,7 +168,6 @@ function Chamber({
           {printTemperature(celsius(low), scale)} to {printTemperature(celsius(high), scale)}
           {stages.length > 1 && ` in ${stages.length} stages`}
           {vessels.length > 1 && `, ${vessels.length} kinds of vessel`}
-          {record.demo && ". Part of the demo, with invented data"}
         </p>
         <p className="min-h-6">
           {worst ? (

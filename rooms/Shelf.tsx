@@ -12,14 +12,13 @@ import { useWorkshop } from "@/workshop";
 const load = () => import("./Chambers");
 const Chambers = dynamic(() => load().then((m) => m.Chambers), { ssr: false });
 
-/** The chambers, in the order in which they were made; or what belongs here while there is none. */
+const UndoKey = dynamic(() => import("./UndoKey").then((m) => m.UndoKey), { ssr: false });
+
+/** The chambers; or what belongs here while there is none. */
 export function Shelf() {
   const { status, records } = useWorkshop();
   const chambers = useMemo(
-    () =>
-      Object.values(records)
-        .filter((r): r is ChamberRecord => r.kind === "chamber")
-        .sort((a, b) => a.createdAt.localeCompare(b.createdAt)),
+    () => Object.values(records).filter((r): r is ChamberRecord => r.kind === "chamber"),
     [records],
   );
   // Not only once there is a chamber to draw: it comes while the store is read.
@@ -45,6 +44,7 @@ export function Shelf() {
         )}
       </header>
       <main className="px-4 pb-12 md:px-10">
+        {status === "open" && <UndoKey />}
         {status === "open" && chambers.length === 0 && <EmptyShelf />}
         {chambers.length > 0 && <Chambers chambers={chambers} />}
       </main>

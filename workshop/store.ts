@@ -10,7 +10,7 @@ import {
   type Station,
   type WorkshopRecord,
 } from "@/core/model";
-import { nextOn, remember, travelled, type RecordDiff } from "./history";
+import { nextOn, remember, travelled, type RecordDiff, type Step } from "./history";
 import { askToKeep } from "./keeping";
 import { lookForLoss, markKept } from "./kept";
 import { firstPreferences } from "./preferences";
@@ -195,6 +195,21 @@ export function renameChamber(id: string, name: string): string | null {
   return null;
 }
 
+/** Longest name that a copy is made from, so that "copy" still fits behind it. */
+const NAME_OF_COPY = 54;
+
+/** A chamber once more, as one's own; returns its id, or null where there is none to copy. */
+export function duplicateChamber(id: string): string | null {
+  const original = chamberById(id);
+  if (!original) return null;
+  const copy = nanoid(12);
+  const at = now();
+  const name = `${original.name.slice(0, NAME_OF_COPY).trimEnd()}, copy`;
+  const after = { ...original, id: copy, name, demo: false, revision: 0, createdAt: at, updatedAt: at };
+  commit(`copy of ${original.name}`, [{ id: copy, before: null, after }]);
+  return copy;
+}
+
 /** Marks a station as looked at and found right, or takes the mark away. */
 export function settle(id: string, station: Station, settled: boolean): void {
   const before = chamberById(id);
@@ -252,6 +267,9 @@ export function useDesk(id: string): void {
     return () => sitAt(null);
   }, [id]);
 }
+
+/** What undo would take back here; null where there is nothing. */
+export const lastStep = ({ past, desk }: WorkshopState): Step | null => nextOn(past, desk);
 
 /** The labels of what undo and redo would do here. */
 export const labelsOf = ({ past, future, desk }: WorkshopState): { undo: string | null; redo: string | null } => ({

@@ -43,7 +43,7 @@ export function CabinetDrawing({ chamber, metre, system, measured = false }: Pro
       viewBox={`${-pad} ${-above} ${w + pad * 2 + (cabinet.kind === "drum" ? 16 : 0)} ${h + above + (measured ? pad : 8)}`}
       role="img"
       aria-label={labelOf(chamber, system)}
-      className="max-w-full shrink-0"
+      className="max-w-full shrink-0 overflow-visible"
     >
       <Shell chamber={chamber} metre={metre} />
       <Contents chamber={chamber} placed={placed} metre={metre} />

@@ -1,0 +1,72 @@
+import { readFileSync } from "node:fs";
+import { expect, stored, test } from "./fixtures";
+
+test.beforeEach(async ({ page }) => {
+  await page.goto("/demo");
+  await expect(page.getByRole("heading", { name: "Larder cabinet, rye saison" })).toBeVisible();
+});
+
+test("what hurts most stands first, once every trial is there", async ({ page }) => {
+  await expect(page.getByText("Running its trial")).toHaveCount(0);
+  const marks = await page.getByRole("list", { name: "Chambers" }).getByRole("listitem").allInnerTexts();
+  const danger = marks.map((text) => /Serious/.test(text));
+  expect(danger.indexOf(false)).toBeGreaterThan(0);
+  expect(danger.slice(danger.indexOf(false))).not.toContain(true);
+});
+
+test("a chamber is copied, renamed by keys, put into a file, and undone; nothing keeps the focus from the keys", async ({
+  page,
+}) => {
+  await page.getByLabel("More about Curing cabinet, venison sausage").click();
+  await page.getByRole("button", { name: "Make a copy" }).click();
+  await expect(page.getByRole("heading", { name: "Hollin Mill" })).toBeVisible();
+  const own = page.getByRole("list", { name: "Your chambers" });
+  await expect(own.getByRole("heading", { name: "Curing cabinet, venison sausage, copy" })).toBeVisible();
+
+  const menu = page.getByLabel("More about Curing cabinet, venison sausage, copy");
+  await menu.focus();
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Tab");
+  await page.keyboard.press("Enter");
+  await page.keyboard.type("   ");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "Give it a name." })).toBeVisible();
+  await page.getByLabel(/^Name of Curing/).fill("Attic sausage");
+  await page.keyboard.press("Enter");
+  await expect(own.getByRole("heading", { name: "Attic sausage" })).toBeVisible();
+  await expect(page.getByLabel("More about Attic sausage")).toBeFocused();
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("button", { name: "Make a copy" })).toBeHidden();
+
+  await page.getByLabel("More about Attic sausage").click();
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Put it into a file" }).click(),
+  ]);
+  expect(file.suggestedFilename()).toMatch(/^attic-sausage-\d{4}-\d\d-\d\d\.json$/);
+  const { records } = JSON.parse(readFileSync(await file.path(), "utf8")) as { records: { name: string }[] };
+  expect(records.map((r) => r.name)).toEqual(["Attic sausage"]);
+
+  await page.getByRole("button", { name: /^Remove Attic sausage/ }).click();
+  await expect(own).toBeHidden();
+  await page.getByRole("button", { name: "Undo: remove Attic sausage" }).click();
+  await expect(own.getByRole("heading", { name: "Attic sausage" })).toBeVisible();
+  await stored(page);
+  await page.reload();
+  await expect(own.getByRole("heading", { name: "Attic sausage" })).toBeVisible();
+});
+
+test("among many one looks for a chamber by its words", async ({ page }) => {
+  const search = page.getByRole("searchbox", { name: "Look for a chamber" });
+  await expect(search).toHaveCount(0);
+  for (let i = 0; i < 2; i++) {
+    await page.getByLabel("More about Larder cabinet, rye saison", { exact: true }).click();
+    await page.getByRole("button", { name: "Make a copy" }).click();
+  }
+  await search.fill("saison larder");
+  await expect(page.getByRole("heading", { name: /^Larder cabinet/ })).toHaveCount(3);
+  await expect(page.getByRole("heading", { name: /^Kettle/ })).toHaveCount(0);
+  await search.fill("zeppelin");
+  await expect(page.getByRole("status").filter({ hasText: "zeppelin" })).toBeVisible();
+});
