@@ -1,9 +1,27 @@
 "use client";
 
 import { Check, CircleAlert, Info, OctagonAlert } from "lucide-react";
+import dynamic from "next/dynamic";
 import { midSentence } from "@/core/quantity";
 import { excludes, verdictKey, type Effect, type Remedy, type Severity, type Verdict } from "@/core/verdict";
 import { useActions, useShownTrial } from "./context";
+
+/** Loaded with the first verdict that no remedy cures. */
+const NoCure = dynamic(() => import("./NoCure").then((m) => m.NoCure), { ssr: false });
+
+/** What the numbers that are keyed in could have to do with: of these a search over all of them has the last word. */
+const ofSettings: readonly Verdict["id"][] = [
+  "leaves-band",
+  "chasing",
+  "may-chase",
+  "short-cycling",
+  "heater-too-weak",
+  "cold-too-weak",
+  "never-arrives",
+  "one-sided",
+];
+const mayBeOfSettings = ({ id, severity }: Verdict): boolean =>
+  (severity === "danger" || severity === "warning") && ofSettings.includes(id);
 
 const icons: Record<Severity, typeof Check> = { danger: OctagonAlert, warning: CircleAlert, note: Info, good: Check };
 const severityWords: Record<Severity, string> = {
@@ -42,14 +60,19 @@ export function VerdictView({ verdict }: { verdict: Verdict }) {
   const { effects, trying } = useShownTrial();
   const { tryRemedy, keepRemedy } = useActions();
   const weighed = effects[verdictKey(verdict)];
-  const useful = weighed?.filter((e) => e.cures || !e.harms);
+  // What cures comes first; what brings another trouble with it, last.
+  const useful = weighed
+    ?.filter((e) => e.cures || !e.harms)
+    .sort((a, b) => Number(b.cures) - Number(a.cures) || Number(a.harms) - Number(b.harms));
+  const cured = useful?.some((e) => e.cures && !e.harms) ?? false;
+  const settings = mayBeOfSettings(verdict) && !cured && !trying;
   return (
     <div className="grid gap-2">
       <p className="max-w-prose">{verdict.text}</p>
       {verdict.remedies.length > 0 && !trying && (
         <ul className="grid gap-2">
           {!weighed && <li className="quiet">Weighing what would help …</li>}
-          {useful?.length === 0 && <li className="quiet">None of the usual remedies helps here.</li>}
+          {useful?.length === 0 && !settings && <li className="quiet">None of the usual remedies helps here.</li>}
           {useful?.map(({ remedy, text, cures }) => (
             <li key={remedy.id} className="rule-line border-t pt-2">
               <p>
@@ -69,6 +92,7 @@ export function VerdictView({ verdict }: { verdict: Verdict }) {
           ))}
         </ul>
       )}
+      {settings && (weighed ?? verdict.remedies.length === 0) && <NoCure />}
     </div>
   );
 }

@@ -123,3 +123,15 @@ test("the door for scripts over HTTP: answers, refuses with a reason, survives a
   await worked.getByRole("button", { name: "Ask it here" }).click();
   await expect(worked.getByText(/verdicts\.0\.title is ".+"/)).toBeVisible();
 });
+
+test("where no remedy cures a verdict, a search says whether any settings do, or why none can", async ({ page }) => {
+  await openDemo(page);
+  await page.goto("/bench?c=demo-picnic-box&at=settings");
+  await trialDone(page);
+  const verdicts = page.getByRole("group", { name: "Verdicts" });
+  await expect(verdicts.getByText("None of the usual remedies cures this by itself.").first()).toBeVisible();
+  await expect(verdicts.getByText("This cannot be cured by settings.")).toHaveCount(0);
+  await verdicts.getByRole("button", { name: "See whether any settings do" }).click();
+  await expect(verdicts.getByText("This cannot be cured by settings.")).toBeVisible({ timeout: 60_000 });
+  await expect(verdicts.getByText(/takes heat away|the warmest that you allow/).first()).toBeVisible();
+});

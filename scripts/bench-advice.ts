@@ -7,6 +7,7 @@ import { celsius } from "../core/quantity";
 import { scoreOf, setupsOf } from "../core/recommend";
 import { randomChambers } from "../core/testing/randomChambers";
 import { remedyShare } from "../core/testing/remedyShare";
+import { walk } from "../core/testing/walk";
 
 const edit = (field: string, value: number): Edit => ({ section: "room", field, value: celsius(value) }) as Edit;
 const record = applyEdits(newChamber("bench", "Bench", "2026-01-01T00:00:00.000Z"), [edit("low", 5), edit("high", 28)]);
@@ -52,4 +53,11 @@ else {
     `Remedies offered as a cure on 200 random chambers: ${share.offered}, of which ${share.kept} (${((share.kept / share.offered) * 100).toFixed(1)} %) keep their word in a longer trial`,
   );
   for (const line of share.broken) console.log(`  ${line}`);
+  const walks = randomChambers(200, 4242).map(walk);
+  const circles = walks.filter(({ way }) => new Set(way).size < way.length).length;
+  const ordered = walks.filter((w) => w.left.length === 0).length;
+  const uncured = walks.filter((w) => w.uncured).length;
+  console.log(
+    `First remedy that cures, pressed up to five times on 200 random chambers: ${ordered} end in order, ${uncured} where none cures any more, ${200 - ordered - uncured} are still on the way, ${circles} go in a circle`,
+  );
 }

@@ -1,6 +1,6 @@
 "use client";
 
-import { Search, X } from "lucide-react";
+import { Search } from "lucide-react";
 import { useMemo, useState } from "react";
 import { hasFire, hasHeater, hasIce } from "@/core/chamber";
 import { labelOf, printSetting, switchingParametersOf } from "@/core/controller";
@@ -12,6 +12,7 @@ import { placeLabel } from "@/core/probe";
 import { midSentence } from "@/core/quantity";
 import { Toggle } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
+import { SearchRuns } from "./SearchRuns";
 import { sayPoint, TradeOff } from "./TradeOff";
 import { useRecommend } from "./useRecommend";
 
@@ -57,17 +58,7 @@ export function Recommend() {
       </div>
       <div className="flex flex-wrap items-center gap-3">
         {running ? (
-          <>
-            <button type="button" className="key" onClick={search.cancel}>
-              <X size={18} aria-hidden /> Stop
-            </button>
-            <progress
-              className="progress h-3 w-56"
-              max={progress?.of ?? 1}
-              value={progress?.done ?? 0}
-              aria-label="Progress of the search"
-            />
-          </>
+          <SearchRuns progress={progress} onStop={search.cancel} />
         ) : (
           <button
             type="button"

@@ -107,7 +107,7 @@ function nearest(
   if (settings[field] <= unit.differentialLow + step / 2)
     return ` ${say} is the smallest differential this unit takes.`;
   if (settings[field] <= floor + step)
-    return ` A smaller differential than ${say} would let heat and cold chase each other; a probe nearer the product needs less.`;
+    return ` A smaller differential than ${say} could let heat and cold chase each other; a probe nearer the product needs less.`;
   const room = side === "heating" ? settings.setpoint - request.low : request.high - settings.setpoint;
   const fits = kelvins(Math.max(floor, room, unit.differentialLow));
   return ` A ${side} differential of ${printDifference(fits, scale, unit.scale === scale ? unit.resolution : 0.1)} is the nearest that fits.`;

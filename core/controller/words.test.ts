@@ -382,7 +382,7 @@ describe("findings", () => {
       "cold-leaves-band: Cold comes on at 20.95 °C at the probe, 0.45 °C above the warmest that you allow. 1.0 °C is the smallest differential this unit takes.",
     ]);
     expect(texts(request(19.5, 20.5, [1, 1]), s(1, 1))[0]).toMatch(
-      /A smaller differential than 1\.0 °C would let heat/,
+      /A smaller differential than 1\.0 °C could let heat/,
     );
     expect(texts(request(19.5, 22), s(1, 1))).toEqual([
       "heat-leaves-band: Heat comes on at 19.05 °C at the probe, 0.45 °C below the coldest that you allow. A heating differential of 0.5 °C is the nearest that fits.",
