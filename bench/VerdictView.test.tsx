@@ -6,7 +6,7 @@ import { tryEdits } from "@/core/chamber";
 import { celsius, kelvins } from "@/core/quantity";
 import { heaterOf, recordWith, steadyRoom } from "@/core/testing/build";
 import { planOf, runTrial, trialOf } from "@/core/trial";
-import { judge, weigh, type Effect } from "@/core/verdict";
+import { judge, weigh, type Effect, type Verdict } from "@/core/verdict";
 import { ActionsContext, TrialContext, type BenchActions, type BenchTrial } from "./context";
 import { VerdictTitle, VerdictView } from "./VerdictView";
 
@@ -25,8 +25,12 @@ const verdicts = judge(plan, runTrial(trialOf(plan, DAYS)), "C");
 const verdict = verdicts.find((v) => v.id === "leaves-band")!;
 const effects = weigh(record, verdict, verdicts, DAYS, "C");
 
-function show(weighed: Effect[] | undefined, seen: { tried: Remedy[]; kept: Remedy[] } = { tried: [], kept: [] }) {
-  const trial = { effects: { [verdict.id]: weighed }, trying: null } as unknown as BenchTrial;
+function show(
+  weighed: Effect[] | undefined,
+  seen: { tried: Remedy[]; kept: Remedy[] } = { tried: [], kept: [] },
+  of: Verdict = verdict,
+) {
+  const trial = { effects: { [of.id]: weighed }, trying: null } as unknown as BenchTrial;
   const actions = {
     tryRemedy: (r: Remedy) => seen.tried.push(r),
     keepRemedy: (r: Remedy) => seen.kept.push(r),
@@ -34,8 +38,8 @@ function show(weighed: Effect[] | undefined, seen: { tried: Remedy[]; kept: Reme
   const { unmount } = render(
     <ActionsContext value={actions}>
       <TrialContext value={trial}>
-        <VerdictTitle verdict={verdict} />
-        <VerdictView verdict={verdict} />
+        <VerdictTitle verdict={of} />
+        <VerdictView verdict={of} />
       </TrialContext>
     </ActionsContext>,
   );
@@ -97,7 +101,12 @@ describe("a verdict on the bench", () => {
     const { unmount } = show(undefined);
     expect(screen.getByText(/Weighing what would help/)).toBeVisible();
     unmount();
-    show(effects.map((e) => ({ ...e, cures: false, harms: true })));
+    // Of what no setting could cure: of the others a search has the last word (e2e/advice.spec.ts).
+    show(
+      effects.map((e) => ({ ...e, cures: false, harms: true })),
+      undefined,
+      { ...verdict, id: "surface-hot" },
+    );
     expect(screen.getByText("None of the usual remedies helps here.")).toBeVisible();
   });
 });
