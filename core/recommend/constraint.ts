@@ -68,7 +68,7 @@ export function faultsOf(points: readonly TradePoint[]): string[] {
       ? "leave too little between heat and cold, which then chase each other"
       : "",
     points.some((p) => (p.score.worstReversals ?? 0) > CHASE_PER_DAY)
-      ? "hold only if the estimates of the box are right, and else let heat and cold chase each other"
+      ? "hold only if what is estimated of the box is right"
       : "",
     most !== null && some((s) => s.coldStartsPerHour > most) ? `start more than ${most} times an hour` : "",
   ].filter(Boolean);
