@@ -28,9 +28,9 @@ for (const { paper, width, height } of [
     for (const part of [
       "Larder cabinet, rye saison",
       "Setpoint 23.8 °C",
-      "Heating differential 1.5 °C",
+      "Heating differential 3.3 °C",
       "Compressor delay 5 min",
-      "Low alarm 20.8 °C",
+      "Low alarm 19.0 °C",
       "it goes off at 23.8 °C",
       "Not in order yet.",
       "When the alarm sounds",
