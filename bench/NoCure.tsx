@@ -2,6 +2,7 @@
 
 import { Search } from "lucide-react";
 import type { Recommendation } from "@/core/recommend";
+import type { Verdict } from "@/core/verdict";
 import { useActions, useChamber, usePreferences } from "./context";
 import { SearchRuns } from "./stations/SearchRuns";
 import { sayPoint } from "./stations/TradeOff";
@@ -11,9 +12,14 @@ import { useRecommend } from "./stations/useRecommend";
  * Where no remedy cures a verdict by itself: a search over everything that the unit can take says whether any settings
  * do. That none does is said only after it.
  */
-export function NoCure() {
-  const { record, stage, controller } = useChamber();
-  const search = useRecommend(record, `${stage.id} ${controller.id}`);
+export function NoCure({ verdict }: { verdict: Verdict }) {
+  const { record, plan, stage: shown, controller } = useChamber();
+  // Of the stage and the controller that the verdict is about, whichever the station shows.
+  const stage = verdict.stage ?? shown.id;
+  const controls = plan.stages.find((s) => s.id === stage)?.controls ?? [];
+  const about = controls.find((c) => c.holds === verdict.about || c.controller === verdict.about);
+  const unit = about?.controller ?? controller.id;
+  const search = useRecommend(record, `${stage} ${unit}`);
   const { running, progress, failed } = search;
   const found = search.answer?.of === record ? search.answer.found : null;
   if (running) return <SearchRuns progress={progress} onStop={search.cancel} />;
@@ -25,7 +31,7 @@ export function NoCure() {
       <button
         type="button"
         className="key text-left"
-        onClick={() => void search.start({ probe: false, heater: false, stage: stage.id, controller: controller.id })}
+        onClick={() => void search.start({ probe: false, heater: false, stage, controller: unit })}
       >
         <Search size={18} aria-hidden /> See whether any settings do
       </button>
@@ -62,7 +68,7 @@ function Found({ found }: { found: Recommendation }) {
   return (
     <div role="status" className="grid gap-2">
       <p>
-        <strong>This cannot be cured by settings.</strong> {text[scale]}
+        <strong>This cannot be cured by settings in all of its weather.</strong> {text[scale]}
       </p>
       {relaxations.length > 0 && (
         <>

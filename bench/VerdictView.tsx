@@ -92,7 +92,7 @@ export function VerdictView({ verdict }: { verdict: Verdict }) {
           ))}
         </ul>
       )}
-      {settings && (weighed ?? verdict.remedies.length === 0) && <NoCure />}
+      {settings && (weighed ?? verdict.remedies.length === 0) && <NoCure verdict={verdict} />}
     </div>
   );
 }

@@ -130,8 +130,10 @@ test("where no remedy cures a verdict, a search says whether any settings do, or
   await trialDone(page);
   const verdicts = page.getByRole("group", { name: "Verdicts" });
   await expect(verdicts.getByText("None of the usual remedies cures this by itself.").first()).toBeVisible();
-  await expect(verdicts.getByText("This cannot be cured by settings.")).toHaveCount(0);
+  await expect(verdicts.getByText("This cannot be cured by settings in all of its weather.")).toHaveCount(0);
   await verdicts.getByRole("button", { name: "See whether any settings do" }).click();
-  await expect(verdicts.getByText("This cannot be cured by settings.")).toBeVisible({ timeout: 60_000 });
+  await expect(verdicts.getByText("This cannot be cured by settings in all of its weather.")).toBeVisible({
+    timeout: 60_000,
+  });
   await expect(verdicts.getByText(/takes heat away|the warmest that you allow/).first()).toBeVisible();
 });

@@ -39,7 +39,10 @@ export function Chambers({ chambers }: { chambers: readonly ChamberRecord[] }) {
   const found = chambers.filter((record) => isMeant(record, sought));
   // Nothing moves under a finger while the trials run: it takes its place once all of them are there.
   const known = chambers.every(({ id }) => answers[id] !== undefined);
-  const ordered = shelfOrder(found, known ? answers : {});
+  const [settled, setSettled] = useState(false);
+  // From then on a chamber that joins them moves no other.
+  if (known && !settled) setSettled(true);
+  const ordered = shelfOrder(found, known || settled ? answers : {});
   const own = ordered.filter((r) => !r.demo);
   const demo = ordered.filter((r) => r.demo);
   const zone = Math.max(...chambers.map(heightOf), 1) * METRE + 28;

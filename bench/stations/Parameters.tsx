@@ -17,9 +17,9 @@ export function Parameters() {
     <Fold summary="All parameters of the model">
       <p className="quiet max-w-prose">
         Engineering estimates from the measures and devices above, each with the span that it may really lie in. The
-        trial takes the middle; that heat and cold do not chase each other is said only where it holds over all of the
-        span. Type your own where you know better: what you type is taken as it stands. A proving test with water finds
-        the ones that matter most.
+        trial takes the middle; that heat and cold do not chase each other is said only where it holds for weak and
+        strong films and for light and heavy bodies. Type your own where you know better: what you type is taken as it
+        stands. A proving test with water finds the ones that matter most.
       </p>
       <div className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-x-6 gap-y-3">
         {parametersInfo(chamber).map((info) => (

@@ -76,7 +76,8 @@ export function withShares(chamber: Chamber, shares: Shares): Chamber {
       ...thermal,
       airToLining: of("airToLining", shares.films),
       filmToAir: of("filmToAir", shares.films),
-      filmToLining: of("filmToLining", shares.radiated),
+      // In a kettle or a jacket it is contact, and known no better than any film.
+      filmToLining: of("filmToLining", isStillAir(cabinet.kind) ? shares.radiated : shares.films),
     },
     heaters: chamber.heaters.map((h) =>
       body(

@@ -133,8 +133,9 @@ export function switchesOf(chamber: Chamber): { heat: boolean; cold: boolean } {
 /**
  * Least differentials of one controller by the rule of chasing: heating differential ≥ undershoot after the compressor
  * + 0.2 K, cooling differential ≥ overshoot after the heater + 0.2 K, as its own probe feels them, at the worst that
- * the estimates of the box can be; a noisy probe wants its noise besides. A device that is missing, or that this room and the products' own heat never call for, cannot begin a chase: its run-on asks for no
- * margin. Where the room calls for neither, one side kept apart is enough to end what anything else began: the lesser.
+ * the estimates of the box can be; a noisy probe wants its noise besides. A device that is missing, or that this room
+ * and the products' own heat never call for, cannot begin a chase: its run-on asks for no margin. Where the room calls
+ * for neither, one side kept apart is enough to end what anything else began: the lesser.
  */
 export function marginsOf(chamber: Chamber, band: RunOnBand, probe?: string): Margins {
   const ownHeat = peakHeatOfAll(chamber.vessels, band.target);
