@@ -20,7 +20,16 @@ import type { Scale } from "@/core/quantity";
 import type { Remedy, Verdict } from "@/core/verdict";
 import { singleKey } from "@/parts/common";
 import { Drafts } from "@/parts/fields";
-import { chamberById, changeChamber, editChamber, setPreferences, settle, trialDaysOf, useWorkshop } from "@/workshop";
+import {
+  chamberById,
+  changeChamber,
+  editChamber,
+  sayRefused,
+  setPreferences,
+  settle,
+  trialDaysOf,
+  useWorkshop,
+} from "@/workshop";
 import { Announcer } from "./Announcer";
 import { BenchBar } from "./BenchBar";
 import {
@@ -89,6 +98,8 @@ export function Bench({ record: stored, station, onStation }: Props) {
     (made: Change, label: string, merge?: string) => {
       setTrying(null);
       const refused = changeChamber(stored.id, made, label, merge);
+      // A button that puts something in has no place of its own to say it.
+      if (refused?.code === "tooMany") sayRefused(refused);
       const edited = chamberById(stored.id);
       if (edited) ask(edited);
       return refused;

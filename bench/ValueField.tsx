@@ -17,6 +17,8 @@ export function ValueField({ at, label, kind, value, hint }: Props) {
   const { record } = useChamber();
   const { apply } = useActions();
   const stored = storedValue(record, at);
+  const between = (typed: number) =>
+    `Typed as ${kind.exact(typed)}\u00a0${kind.unit}; the nearest that this unit takes is ${kind.exact(value)}\u00a0${kind.unit}.`;
   const commit = (next: number, merge?: string) => apply([{ ...at, value: next } as Edit], label.toLowerCase(), merge);
   return (
     <NumberField
@@ -24,7 +26,12 @@ export function ValueField({ at, label, kind, value, hint }: Props) {
       name={`${at.section}.${at.field}.${at.id ?? ""}.${at.stage ?? ""}`}
       kind={kind}
       value={value}
-      hint={hint}
+      hint={
+        at.section === "settings" && stored && Math.abs(Number(stored.value) - value) > 1e-9
+          ? between(Number(stored.value))
+          : hint
+      }
+      estimate={!stored}
       onCommit={commit}
       onReset={
         stored ? () => apply([{ ...at, value: undefined } as Edit], `${label.toLowerCase()} default`) : undefined

@@ -1,5 +1,5 @@
 import { tryEdits } from "@/core/chamber";
-import type { ChamberRecord, Edit } from "@/core/model";
+import { refusalOf, type ChamberRecord, type Edit } from "@/core/model";
 import { kelvins } from "@/core/quantity";
 import { planOf, unitsOf, type Plan } from "@/core/trial";
 import type { Verdict } from "@/core/verdict";
@@ -45,7 +45,7 @@ function ruler(start: ChamberRecord, scale: "C" | "F" = "C") {
   let now = start;
   const apply = (edits: Edit[]) => {
     const tried = tryEdits(now, edits);
-    if (!tried.ok) return tried.problem;
+    if (!tried.ok) return tried.why;
     now = tried.value;
     return null;
   };
@@ -78,7 +78,7 @@ describe("the marks of the ruler", () => {
     const r = ruler(record);
     expect(r.move("heatOn", 25)).toMatch(/its side of where it goes off/);
     expect(r.move("coldOn", 20)).toMatch(/its side of where it goes off/);
-    expect(r.move("low", 26)).toMatch(/below the warmest/);
+    expect(refusalOf(r.move("low", 26))).toMatch(/below the warmest/);
   });
 
   it("moving the setpoint carries the switching with it", () => {

@@ -9,6 +9,7 @@ import type {
   Edit,
   Named,
   PreferencesRecord,
+  Problem,
   Stage,
   Unit,
 } from "@/core/model";
@@ -69,9 +70,9 @@ export interface BenchActions {
   onUnit: (id: string) => void;
   keepTrial: (trial: Trial | null) => void;
   /** Changes the chamber; a sentence comes back where that is impossible. */
-  apply: (edits: Edit[], label: string, merge?: string) => string | null;
+  apply: (edits: Edit[], label: string, merge?: string) => Problem | null;
   /** Changes lists and tables of the chamber; a sentence comes back where that is impossible. */
-  change: (change: Change, label: string, merge?: string) => string | null;
+  change: (change: Change, label: string, merge?: string) => Problem | null;
   tryRemedy: (remedy: Remedy) => void;
   keepRemedy: (remedy?: Remedy) => void;
   dropRemedy: () => void;

@@ -1,4 +1,4 @@
-import type { Edit } from "@/core/model";
+import type { Edit, Problem } from "@/core/model";
 import { celsius, kelvins, type Scale } from "@/core/quantity";
 import {
   alarmsOf,
@@ -20,7 +20,7 @@ interface Shown {
   unitPlan: UnitPlan;
 }
 
-type Apply = (edits: Edit[], label: string, merge?: string) => string | null;
+type Apply = (edits: Edit[], label: string, merge?: string) => Problem | null;
 
 /** The chamber's temperatures as the band ruler shows them, each with the edit that moving it makes. */
 export function rulerOf({ plan, stagePlan, unitPlan }: Shown, scale: Scale, apply: Apply): RulerData {

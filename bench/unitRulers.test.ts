@@ -50,7 +50,7 @@ function ruler(record: ChamberRecord) {
   const data = () =>
     rulerOf(shown(planOf(now)), "C", (edits) => {
       const tried = tryEdits(now, edits);
-      if (!tried.ok) return tried.problem;
+      if (!tried.ok) return tried.why;
       now = tried.value;
       return null;
     });

@@ -1,4 +1,5 @@
 import * as z from "zod";
+import { problemOf, sayProblem } from "@/core/model";
 import {
   Impossible,
   Overlong,
@@ -43,9 +44,9 @@ export function work(call: Call, text: string): Reply {
     return { status: 200, body: toJson(answer(call, fromOlder(withOrigins(sent)))) };
   } catch (error) {
     if (error instanceof z.ZodError) {
-      const issue = error.issues[0]!;
+      const problem = problemOf(error.issues[0]!);
       const mend = "See /api/v1/openapi.json for what this call takes.";
-      return refuse(422, issue.path.join("."), issue.message, mend);
+      return refuse(422, problem.at.join("."), sayProblem(problem), mend);
     }
     if (error instanceof Impossible)
       return refuse(422, error.field, error.message, "Change one of the values that it names.");

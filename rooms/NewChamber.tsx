@@ -84,7 +84,7 @@ function Questions() {
   const set = (field: "height" | "width" | "low" | "high") => (value: number) => {
     const next = { ...answers, [field]: value };
     const result = tryEdits(fresh(), editsOf(next));
-    if (!result.ok) return result.problem;
+    if (!result.ok) return result.why;
     setAnswers(() => next);
     return null;
   };

@@ -1,4 +1,12 @@
-import { kindOf, lifted, MissingStep, type RawRecord, type WorkshopRecord } from "@/core/model";
+import {
+  kindOf,
+  lifted,
+  MissingStep,
+  placeProblem,
+  problemOf,
+  type RawRecord,
+  type WorkshopRecord,
+} from "@/core/model";
 
 /** A record that is whole, or why it is none. */
 export type ReadRecord =
@@ -31,7 +39,5 @@ export function readRecord(raw: unknown): ReadRecord {
   }
   const parsed = kind.schema.safeParse(record);
   if (parsed.success) return { ok: true, record: parsed.data };
-  const issue = parsed.error.issues[0];
-  const where = issue?.path.length ? issue.path.join(" › ") : "the record";
-  return { ok: false, problem: `${where}: ${issue?.message ?? "it does not fit"}` };
+  return { ok: false, problem: placeProblem(problemOf(parsed.error.issues[0]!)) };
 }

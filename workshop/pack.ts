@@ -1,5 +1,13 @@
 import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate } from "fflate";
-import { recordKinds, roomReadings, type BackupSeries, type ChamberRecord, type WorkshopRecord } from "@/core/model";
+import {
+  placeProblem,
+  problemOf,
+  recordKinds,
+  roomReadings,
+  type BackupSeries,
+  type ChamberRecord,
+  type WorkshopRecord,
+} from "@/core/model";
 import { read, refuse, type Read } from "@/core/quantity";
 import {
   BLOCK_ROWS,
@@ -123,7 +131,7 @@ function* blocksIn(
 function flawOfRoom(notes: SeriesNotes): string | null {
   if (notes.blocks[0]!.from < 0) return "it begins before the trial";
   const parsed = roomReadings.safeParse(recordedRoom("room", "", notes));
-  return parsed.success ? null : `${parsed.error.issues[0]!.path.join(" \u203a ")}: ${parsed.error.issues[0]!.message}`;
+  return parsed.success ? null : placeProblem(problemOf(parsed.error.issues[0]!));
 }
 
 /** Looks into a backup file, text or archive, without touching the workshop; every reading is looked at. */

@@ -29,7 +29,7 @@ export interface WorkshopState extends History {
   save: SaveState;
   /** Ids of what is not stored yet. */
   unsaved: string[];
-  /** Why the last undo could not be done; null where it could. */
+  /** Why the last undo could not be done, or what the last edit took along; null where there is nothing to say. */
   refused: string | null;
   /** In the order in which they came; each is asked about. */
   conflicts: Conflict[];

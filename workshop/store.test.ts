@@ -1,5 +1,5 @@
 import "fake-indexeddb/auto";
-import { applyEdits, type ChamberRecord } from "@/core/model";
+import { applyEdits, refusalOf, type ChamberRecord } from "@/core/model";
 import { celsius } from "@/core/quantity";
 import { bringDemoBack, demoIsThere, removeDemo, seedDemoOnce } from "@/demo";
 import {
@@ -66,12 +66,11 @@ describe("edits", () => {
   it("that are impossible say why, store nothing and leave nothing to undo", () => {
     const id = own();
     const before = useWorkshop.getState().past.length;
-    expect(editChamber(id, [{ section: "stage", field: "low", value: celsius(60) }], "low")).toMatch(
-      /below the warmest/,
-    );
+    const refusal = editChamber(id, [{ section: "stage", field: "low", value: celsius(60) }], "low");
+    expect(refusalOf(refusal)).toMatch(/below the warmest/);
     expect(renameChamber(id, "   ")).toMatch(/Give it a name/);
     expect(renameChamber(id, "x".repeat(61))).toMatch(/under 60/);
-    expect(editChamber("nobody", setpoint(1), "x")).toMatch(/no longer there/);
+    expect(refusalOf(editChamber("nobody", setpoint(1), "x"))).toMatch(/no longer there/);
     expect(useWorkshop.getState().past).toHaveLength(before);
   });
 

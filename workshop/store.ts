@@ -1,14 +1,17 @@
 import { nanoid } from "nanoid";
 import { useEffect } from "react";
 import { newChamber, tryChange, tryEdits } from "@/core/chamber";
+import { printTemperature } from "@/core/quantity";
 import {
   type Change,
   PREFERENCES_ID,
+  sayProblem,
   type ChamberRecord,
   type Edit,
   type PreferencesRecord,
   type Station,
   type WorkshopRecord,
+  type Problem,
 } from "@/core/model";
 import { nextOn, remember, travelled, type RecordDiff, type Step } from "./history";
 import { askToKeep } from "./keeping";
@@ -165,22 +168,29 @@ export function chamberById(id: string | null): ChamberRecord | undefined {
   return record?.kind === "chamber" ? record : undefined;
 }
 
-/** Changes values of a chamber; returns a sentence where that is impossible, and stores nothing then. */
-export function editChamber(id: string, edits: readonly Edit[], label: string, merge?: string): string | null {
+const GONE: Problem = { code: "noSuch", at: [], text: "This chamber is no longer there." };
+
+/** Changes values of a chamber; returns the problem where that is impossible, and stores nothing then. */
+export function editChamber(id: string, edits: readonly Edit[], label: string, merge?: string): Problem | null {
   const before = chamberById(id);
-  if (!before) return "This chamber is no longer there.";
+  if (!before) return GONE;
   const tried = tryEdits(before, edits);
-  if (!tried.ok) return tried.problem;
+  if (!tried.ok) return tried.why;
   commit(label, [{ id, before, after: { ...tried.value, updatedAt: now() } }], merge);
+  const [freed] = tried.freed ?? [];
+  if (freed !== undefined) {
+    const target = printTemperature(freed, get().preferences.scale);
+    set({ refused: `The target of ${target} no longer lay within the band: it went back to the middle of it.` });
+  }
   return null;
 }
 
-/** Changes lists and tables of a chamber; returns a sentence where that is impossible, and stores nothing then. */
-export function changeChamber(id: string, change: Change, label: string, merge?: string): string | null {
+/** Changes lists and tables of a chamber; returns the problem where that is impossible, and stores nothing then. */
+export function changeChamber(id: string, change: Change, label: string, merge?: string): Problem | null {
   const before = chamberById(id);
-  if (!before) return "This chamber is no longer there.";
+  if (!before) return GONE;
   const tried = tryChange(before, change);
-  if (!tried.ok) return tried.problem;
+  if (!tried.ok) return tried.why;
   commit(label, [{ id, before, after: { ...tried.value, updatedAt: now() } }], merge);
   return null;
 }
@@ -305,6 +315,9 @@ function travel(from: "past" | "future"): string | null {
 }
 
 /** The person has read why the last undo could not be done. */
+/** Says at the top of the page what could not be done, where nothing else would. */
+export const sayRefused = (why: Problem): void => set({ refused: sayProblem(why) });
+
 export const dropRefused = (): void => set({ refused: null });
 
 /** Takes the last step back, at a desk the last one on its record; returns its label. */

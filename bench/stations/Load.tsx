@@ -2,7 +2,15 @@
 
 import { Plus, X } from "lucide-react";
 import { addVessel, formLabels, fillingTable, massOf, removeVessel, wallLabels } from "@/core/chamber";
-import { fillings, productKinds, vesselForms, vesselWalls, type Edit, type LoadedVessel } from "@/core/model";
+import {
+  fillings,
+  productKinds,
+  vesselForms,
+  vesselWalls,
+  type Edit,
+  type LoadedVessel,
+  type Problem,
+} from "@/core/model";
 import { productLabels } from "@/core/product";
 import { measures, printMeasure, type Temperature } from "@/core/quantity";
 import { gravityKind, measureKind, NumberField, plainKind, Select, temperatureKind } from "@/parts/fields";
@@ -298,7 +306,7 @@ function CurveNumber({
   label: string;
   unit: string;
   value: number;
-  onCommit: (value: number) => string | null;
+  onCommit: (value: number) => Problem | null;
 }) {
   return (
     <div className="w-52">

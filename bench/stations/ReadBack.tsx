@@ -2,14 +2,14 @@
 
 import { useState } from "react";
 import { bandOf, labelOf, parametersOf, sentenceOf, settingEdits } from "@/core/controller";
-import type { SettingName, Settings } from "@/core/model";
+import { fieldProblem, type SettingName, type Settings } from "@/core/model";
 import { printTemperature } from "@/core/quantity";
 import { planQuestions } from "@/core/trial";
 import { NumberField } from "@/parts/fields";
 import { Fold } from "@/parts/common";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Remarks } from "./Remarks";
-import { settingKind } from "./settingKind";
+import { settingKind, settingProblem } from "./settingKind";
 
 /** Numbers as they stand in a unit already: what it will do with them, before any of it is taken over. */
 export function ReadBack() {
@@ -35,8 +35,9 @@ export function ReadBack() {
             kind={settingKind(name, unit, scale)}
             value={settings[name]}
             onCommit={(value) => {
-              setTyped((t) => ({ ...t, [name]: value }));
-              return null;
+              const why = fieldProblem({ section: "settings", field: name }, value);
+              if (!why) setTyped((t) => ({ ...t, [name]: value }));
+              return why;
             }}
           />
         ))}
@@ -62,7 +63,7 @@ export function ReadBack() {
               settingEdits(settings, unit, { id: controller.id, stage: stage.id }),
               "numbers from the unit",
             );
-            setProblem(refused);
+            setProblem(refused && settingProblem(refused, unit, scale));
             if (!refused) setTyped({});
           }}
         >

@@ -2,6 +2,7 @@
 
 import { FileDown, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
+import { refusalOf } from "@/core/model";
 import { setRecorded } from "@/core/chamber";
 import { celsius, printDuration, printTemperature, type Scale } from "@/core/quantity";
 import { FileKey } from "@/parts/common";
@@ -60,7 +61,7 @@ export function RecordedRoom() {
     try {
       const progress = (told: unknown) => say({ progress: told as ReadProgress });
       const found = await pool.run("readRoom", { file: chosen, scale }, { signal, progress });
-      setProblem(found.ok ? change(setRecorded(found.value), "recorded room") : found.problem);
+      setProblem(found.ok ? refusalOf(change(setRecorded(found.value), "recorded room")) : found.problem);
     } catch (error) {
       if (signal.aborted) return;
       setProblem(`${chosen.name} could not be read: ${whyLost(error)}. Choose it once more.`);

@@ -2,11 +2,13 @@
 
 import { useState } from "react";
 import { bandOf, labelOf, parametersOf, printSetting, settingsForLimits, settingEdits } from "@/core/controller";
+import { fieldProblem } from "@/core/model";
 import { celsius, type Temperature } from "@/core/quantity";
 import { NumberField, temperatureKind } from "@/parts/fields";
 import { Fold } from "@/parts/common";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
+import { settingProblem } from "./settingKind";
 
 /** Settings from the two readings between which it shall stay. */
 export function TwoLimits() {
@@ -22,8 +24,9 @@ export function TwoLimits() {
   const kind = temperatureKind(scale, scale === unit.scale ? unit.resolution : 0.1);
   const settings = low < high ? settingsForLimits(low, high, unit, control.settings) : null;
   const set = (end: "low" | "high") => (value: number) => {
-    setTyped((t) => ({ ...t, [end]: celsius(value) }));
-    return null;
+    const why = fieldProblem({ section: "settings", field: `${end}Limit` }, value);
+    if (!why) setTyped((t) => ({ ...t, [end]: celsius(value) }));
+    return why;
   };
   return (
     <Fold summary="From two limits">
@@ -51,12 +54,11 @@ export function TwoLimits() {
         disabled={!settings}
         onClick={() => {
           if (!settings) return;
-          setProblem(
-            apply(
-              settingEdits(settings, unit, { id: controller.id, stage: stage.id }, true),
-              "settings from two limits",
-            ),
+          const refused = apply(
+            settingEdits(settings, unit, { id: controller.id, stage: stage.id }, true),
+            "settings from two limits",
           );
+          setProblem(refused && settingProblem(refused, unit, scale));
           setTyped({});
         }}
       >

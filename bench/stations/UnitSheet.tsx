@@ -3,7 +3,7 @@
 import { Download, Upload } from "lucide-react";
 import { useState } from "react";
 import { genericSheets, keyingSteps, parametersOf, plainLabel, readSheet, writeSheet } from "@/core/controller";
-import { unitShape, type Edit, type SettingName, type Unit } from "@/core/model";
+import { refusalOf, unitShape, type Edit, type SettingName, type Unit } from "@/core/model";
 import { NumberField, plainKind, Select, TextField } from "@/parts/fields";
 import { download, FileKey, Fold } from "@/parts/common";
 import { useActions, useChamber, usePreferences } from "../context";
@@ -39,7 +39,7 @@ export function UnitSheet() {
   };
   const take = async (chosen: File) => {
     const sheet = readSheet(await chosen.text());
-    setProblem(sheet.ok ? apply(editsOfUnit(sheet.value, id), "unit sheet") : sheet.problem);
+    setProblem(sheet.ok ? refusalOf(apply(editsOfUnit(sheet.value, id), "unit sheet")) : sheet.problem);
   };
   return (
     <Fold summary="Its sheet: what things are called on your unit" part="unit-sheet">
@@ -137,7 +137,7 @@ export function UnitSheet() {
               ]}
               onChoose={(kind) => {
                 const sheet = genericSheets(preferences.scale).find((s) => s.kind === kind);
-                if (sheet) setProblem(apply(editsOfUnit(sheet.unit, id), "plain sheet"));
+                if (sheet) setProblem(refusalOf(apply(editsOfUnit(sheet.unit, id), "plain sheet")));
               }}
             />
           </div>

@@ -1,7 +1,7 @@
 "use client";
 
 import { whichOf } from "@/core/chamber";
-import type { Chamber, Happening } from "@/core/model";
+import type { Chamber, Happening, Problem } from "@/core/model";
 import { controllerName } from "@/core/program";
 import { atFirst, celsius, kelvins, measures } from "@/core/quantity";
 import { differenceKind, measureKind, NumberField, Select, temperatureKind } from "@/parts/fields";
@@ -10,7 +10,7 @@ import { deviceNames } from "../stations/deviceNames";
 
 interface Props {
   happening: Happening;
-  onPut: (next: Happening, merge?: string) => string | null;
+  onPut: (next: Happening, merge?: string) => Problem | null;
 }
 
 /** To which of several it happens, and what belongs to one kind of happening alone. */

@@ -1,25 +1,18 @@
 import {
   chamberRecord,
+  problemOf,
   type Change,
   type ChamberRecord,
   type DeviceRecord,
   type Happening,
   type RoomReadings,
 } from "../model";
-import { read, refuse, type Read } from "../quantity";
-import { contradictions } from "./tryEdits";
-import { describe } from "./describe";
+import { possible, refused, type Tried } from "./tryEdits";
 
 /** Makes a change if the record that results is a possible one; otherwise says why not and changes nothing. */
-export function tryChange(record: ChamberRecord, change: Change): Read<ChamberRecord> {
+export function tryChange(record: ChamberRecord, change: Change): Tried {
   const parsed = chamberRecord.safeParse(change(record));
-  if (!parsed.success) {
-    const issue = parsed.error.issues[0]!;
-    return refuse(`${issue.path.join(" \u203a ")}: ${issue.message}`);
-  }
-  const before = new Set(contradictions(describe(record)));
-  const problem = contradictions(describe(parsed.data)).find((p) => !before.has(p));
-  return problem ? refuse(problem) : read(parsed.data);
+  return parsed.success ? possible(record, parsed.data) : refused(problemOf(parsed.error.issues[0]!));
 }
 
 /** A name that no entry of a list has yet: the letter of its kind and a number, the one after those that there are. */

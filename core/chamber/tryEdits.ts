@@ -1,6 +1,17 @@
-import { applyEdits, EditRefused, type Band, type Chamber, type ChamberRecord, type Edit, type Origin } from "../model";
+import {
+  applyEdits,
+  EditRefused,
+  sayProblem,
+  storedValue,
+  type Band,
+  type Chamber,
+  type ChamberRecord,
+  type Edit,
+  type Origin,
+  type Problem,
+} from "../model";
 import { productObservable } from "../product";
-import { refuse, read, type Read } from "../quantity";
+import type { Temperature } from "../quantity";
 import { describe } from "./describe";
 import { insideOf } from "./geometry";
 
@@ -70,16 +81,31 @@ function freeTarget(record: ChamberRecord, edits: readonly Edit[]): Edit[] {
   ];
 }
 
+/** A record that could be made, or why not: the problem and its sentence. */
+export type Tried =
+  /** `freed`: targets that somebody typed and that went back to the middle of their band, °C. */
+  { ok: true; value: ChamberRecord; freed?: Temperature[] } | { ok: false; why: Problem; problem: string };
+
+export const refused = (why: Problem): Tried => ({ ok: false, why, problem: sayProblem(why) });
+
+/** The record if what it says fits together as well as it did before; otherwise the first thing that does not. */
+export function possible(before: ChamberRecord, value: ChamberRecord): Tried {
+  const known = new Set(contradictions(describe(before)));
+  const text = contradictions(describe(value)).find((p) => !known.has(p));
+  return text === undefined ? { ok: true, value } : refused({ code: "contradiction", at: [], text });
+}
+
 /** Applies edits if the chamber that results is possible; otherwise says why not and changes nothing. */
-export function tryEdits(record: ChamberRecord, edits: readonly Edit[], origin: Origin = "typed"): Read<ChamberRecord> {
+export function tryEdits(record: ChamberRecord, edits: readonly Edit[], origin: Origin = "typed"): Tried {
   try {
     const moved = applyEdits(record, edits, origin);
-    const next = applyEdits(moved, freeTarget(moved, edits), origin);
-    const before = new Set(contradictions(describe(record)));
-    const problem = contradictions(describe(next)).find((p) => !before.has(p));
-    return problem ? refuse(problem) : read(next);
+    const freeing = freeTarget(moved, edits);
+    const tried = possible(record, applyEdits(moved, freeing, origin));
+    return tried.ok
+      ? { ...tried, freed: freeing.flatMap((at) => (storedValue(moved, at)?.value as Temperature | undefined) ?? []) }
+      : tried;
   } catch (error) {
-    if (error instanceof EditRefused) return refuse(error.message);
+    if (error instanceof EditRefused) return refused(error.why);
     throw error;
   }
 }

@@ -1,5 +1,5 @@
 import * as z from "zod/mini";
-import { unitShape, type Settings, type Unit, type UnitKind } from "../model";
+import { placeProblem, problemOf, unitShape, type Settings, type Unit, type UnitKind } from "../model";
 import { printDuration, read, refuse, type Read, type Scale } from "../quantity";
 import { printSetting } from "./findings";
 import { labelOf, outletsOf, parametersOf, plainLabel, unitKindTable, type Plugged } from "./kinds";
@@ -37,8 +37,7 @@ export function readSheet(text: string): Read<Unit> {
     return refuse("This is no unit sheet. Choose a file that was made with \u201cExport this sheet\u201d.");
   const parsed = sheetFile.safeParse(liftSheet(raw as { version?: unknown }));
   if (parsed.success) return read(parsed.data.unit);
-  const issue = parsed.error.issues[0];
-  return refuse(`${issue?.path.join(" \u203a ") || "the sheet"}: ${issue?.message ?? "it does not fit"}`);
+  return refuse(placeProblem(problemOf(parsed.error.issues[0]!), "the sheet"));
 }
 
 /** A plain sheet of each kind in a scale, for those who have not filled in their own. */

@@ -1,5 +1,6 @@
 import type * as z from "zod/mini";
 import type { Origin } from "./fields";
+import { problemOf, sayProblem, type Problem } from "./problem";
 import type { ChamberRecord } from "./record";
 import { sectionShapes, type SectionName } from "./sections";
 
@@ -72,25 +73,42 @@ export function storedValue(record: ChamberRecord, at: Address) {
   return (settings as SparseSection | undefined)?.[at.field];
 }
 
-export class EditRefused extends Error {}
+export class EditRefused extends Error {
+  constructor(readonly why: Problem) {
+    super(sayProblem(why));
+  }
+}
+
+/** Why a field could not take a value, whatever else there is; null where it could. */
+export function fieldProblem({ section, field }: Pick<Edit, "section" | "field">, value: unknown): Problem | null {
+  const at = [section, field];
+  const shape = (sectionShapes[section] as Record<string, z.ZodMiniType>)[field];
+  if (!shape) return { code: "unknown", at };
+  const checked = shape.safeParse(value);
+  if (checked.success) return null;
+  const why = problemOf(checked.error.issues[0]!);
+  return { ...why, at: [...at, ...why.at] };
+}
 
 /**
  * Applies edits to a copy of a record, all of them or none.
- * @throws EditRefused with a sentence for the person when a value does not fit its field.
+ * @throws EditRefused with its problem when a value does not fit its field.
  */
 export function applyEdits(record: ChamberRecord, edits: readonly Edit[], origin: Origin = "typed"): ChamberRecord {
   const next = structuredCloneOf(record);
   for (const edit of edits) {
     const section = sectionIn(next, edit);
-    if (!section) throw new EditRefused(`There is no ${edit.section}${edit.id ? ` \u201c${edit.id}\u201d` : ""} here.`);
+    if (!section) {
+      const text = `There is no ${edit.section}${edit.id ? ` \u201c${edit.id}\u201d` : ""} here.`;
+      throw new EditRefused({ code: "noSuch", at: [edit.section, edit.field], text });
+    }
     if (edit.value === undefined) {
       Reflect.deleteProperty(section, edit.field);
       continue;
     }
-    const field = (sectionShapes[edit.section] as Record<string, z.ZodMiniType>)[edit.field];
-    const checked = field?.safeParse(edit.value);
-    if (!checked?.success) throw new EditRefused(checked?.error.issues[0]?.message ?? `No field ${edit.field}.`);
-    section[edit.field] = { value: checked.data, origin };
+    const why = fieldProblem(edit, edit.value);
+    if (why) throw new EditRefused(why);
+    section[edit.field] = { value: edit.value, origin };
   }
   // Room that was made for settings and holds none any more.
   for (const { settings } of next.stages)

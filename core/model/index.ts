@@ -11,5 +11,6 @@ export * from "./unit";
 export * from "./kinds";
 export type { RawRecord } from "./lift";
 export * from "./merge";
+export * from "./problem";
 export * from "./program";
 export * from "./versions";

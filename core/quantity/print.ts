@@ -1,4 +1,4 @@
-import { decimalsOf, roundTo } from "./rounding";
+import { decimalsFor, decimalsOf, roundTo } from "./rounding";
 import { differenceInScale, inScale, type Scale, type Temperature, type TemperatureDifference } from "./temperature";
 
 const MINUS = "\u2212";
@@ -11,6 +11,10 @@ export function printNumber(value: number, resolution: number, signed = false): 
   if (rounded < 0) return MINUS + digits;
   return signed && rounded > 0 ? "+" + digits : digits;
 }
+
+/** A number as it is: at a resolution, or with up to three decimals more where it lies between two of its steps. */
+export const printAsIs = (value: number, resolution: number, signed = false): string =>
+  printNumber(value, 10 ** -decimalsFor(value, resolution), signed);
 
 export const scaleSign = (scale: Scale): string => (scale === "C" ? "°C" : "°F");
 

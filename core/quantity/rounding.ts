@@ -7,6 +7,14 @@ export function decimalsOf(resolution: number): number {
   return 6;
 }
 
+/** Decimals that a value needs to be written as it is, from those of its resolution on, three more at the most. */
+export function decimalsFor(value: number, resolution: number): number {
+  const least = decimalsOf(resolution);
+  for (let decimals = least; decimals < least + 3; decimals++)
+    if (Math.abs(value - Number(value.toFixed(decimals))) < 1e-9 * Math.max(1, Math.abs(value))) return decimals;
+  return least + 3;
+}
+
 /** How many whole resolution steps a value is, halves rounded up. Steps compare exactly where decimals would not. */
 export const stepsOf = (value: number, resolution: number): number => Math.floor(value / resolution + 0.5 + 1e-9);
 

@@ -2,6 +2,7 @@
 
 import { Minus, Plus, RotateCcw } from "lucide-react";
 import { useId, useState } from "react";
+import { refusalOf, type Problem } from "@/core/model";
 import { FOUND, useDraft } from "./drafts";
 import type { FieldKind } from "./kinds";
 
@@ -9,32 +10,46 @@ interface Props {
   label: string;
   kind: FieldKind;
   value: number;
-  /** Stores the value; a returned sentence says why that is impossible, and what was typed stays. */
-  onCommit: (value: number, merge?: string) => string | null;
+  /** Stores the value; what it returns says why that is impossible, and what was typed stays. */
+  onCommit: (value: number, merge?: string) => string | Problem | null;
   hint?: string;
   /** Present where the value is the person's own: puts the default back. */
   onReset?: () => void;
   /** What the default would be, in words, for the button that puts it back. */
   defaultText?: string;
+  /** Nobody typed it: shown at its resolution and not to the last decimal. */
+  estimate?: boolean;
   /** What tells it from other fields of the same label; what is typed is found again by it. */
   name?: string;
 }
 
 /** The one number field: typed with any unit, stepped by buttons of touch size or arrow keys, told apart from its default. */
-export function NumberField({ label, kind, value, onCommit, hint, onReset, defaultText, name = label }: Props) {
+export function NumberField({
+  label,
+  kind,
+  value,
+  onCommit,
+  hint,
+  onReset,
+  defaultText,
+  estimate,
+  name = label,
+}: Props) {
   const id = useId();
   const { draft, set: setDraft, found } = useDraft(name);
   const [problem, setProblem] = useState<string | null>(null);
+  const shown = estimate ? kind.print(value) : kind.exact(value);
 
+  const withUnit = (limit: number) => [kind.exact(limit), kind.unit].join("\u00a0").trim();
   const commit = (next: number, merge?: string) => {
     const refused = onCommit(next, merge);
-    setProblem(refused);
+    setProblem(refusalOf(refused, withUnit));
     if (!refused) setDraft(null);
     return !refused;
   };
   const commitText = () => {
     if (draft === null) return;
-    if (draft.trim() === kind.print(value)) {
+    if (draft.trim() === shown) {
       setDraft(null);
       setProblem(null);
       return;
@@ -84,7 +99,7 @@ export function NumberField({ label, kind, value, onCommit, hint, onReset, defau
             data-rest={draft === null}
             inputMode="decimal"
             autoComplete="off"
-            value={draft ?? kind.print(value)}
+            value={draft ?? shown}
             aria-invalid={problem ? true : undefined}
             aria-describedby={`${id}-note`}
             onFocus={(e) => e.target.select()}

@@ -1,6 +1,7 @@
 "use client";
 
 import { useId, useState } from "react";
+import { refusalOf, type Problem } from "@/core/model";
 import { FOUND, useDraft } from "./drafts";
 
 interface Props {
@@ -8,7 +9,7 @@ interface Props {
   value: string;
   /** Most letters. */
   most: number;
-  onCommit: (value: string) => string | null;
+  onCommit: (value: string) => string | Problem | null;
   hint?: string;
 }
 
@@ -19,8 +20,10 @@ export function TextField({ label, value, most, onCommit, hint }: Props) {
   const [problem, setProblem] = useState<string | null>(null);
   const commit = () => {
     if (draft === null) return;
-    const refused = draft.trim() === value ? null : onCommit(draft.trim());
-    setProblem(refused);
+    const text = draft.trim();
+    const tooLong: Problem | null = text.length > most ? { code: "tooLong", at: [], limit: most } : null;
+    const refused = text === value ? null : (tooLong ?? onCommit(text));
+    setProblem(refusalOf(refused));
     if (!refused) setDraft(null);
   };
   return (
@@ -32,7 +35,6 @@ export function TextField({ label, value, most, onCommit, hint }: Props) {
         id={id}
         className={`h-11 min-w-0 rounded border bg-transparent px-3 ${problem ? "border-error border-2" : "border-base-content/45"}`}
         value={draft ?? value}
-        maxLength={most}
         autoComplete="off"
         aria-invalid={problem ? true : undefined}
         aria-describedby={`${id}-note`}

@@ -126,6 +126,9 @@ describe("text field", () => {
     const { taken, field, user } = start();
     await user.clear(field);
     await user.type(field, "A very long name indeed{Enter}");
-    expect(taken).toEqual(["A very long"]);
+    // Nothing of it is cut off unasked.
+    expect(taken).toEqual([]);
+    expect(field).toHaveValue("A very long name indeed");
+    expect(screen.getByRole("alert")).toHaveTextContent("Keep it to 12 letters or fewer.");
   });
 });

@@ -5,6 +5,7 @@ import {
   inScale,
   kelvins,
   measures,
+  printAsIs,
   printClock,
   printMeasure,
   printNumber,
@@ -29,6 +30,8 @@ export interface FieldKind {
   read(text: string): Read<number>;
   /** What stands in the field, without the unit. */
   print(value: number): string;
+  /** The same of a value that somebody typed: not rounded. */
+  exact(value: number): string;
   unit: string;
   /** The value one step up or down. */
   step(value: number, steps: number): number;
@@ -39,6 +42,7 @@ export interface FieldKind {
 export const temperatureKind = (scale: Scale, resolution = 0.1, stride = resolution): FieldKind => ({
   read: (text) => readTemperature(text, scale),
   print: (t) => printNumber(inScale(celsius(t), scale), resolution),
+  exact: (t) => printAsIs(inScale(celsius(t), scale), resolution),
   unit: scaleSign(scale),
   step: (t, steps) => fromScale(roundTo(inScale(celsius(t), scale) + steps * stride, resolution), scale),
   say: (t) => `${printNumber(inScale(celsius(t), scale), resolution)} ${scaleSign(scale)}`,
@@ -47,6 +51,7 @@ export const temperatureKind = (scale: Scale, resolution = 0.1, stride = resolut
 export const differenceKind = (scale: Scale, resolution = 0.1, signed = false): FieldKind => ({
   read: (text) => readDifference(text, scale),
   print: (d) => printNumber(differenceInScale(kelvins(d), scale), resolution, signed),
+  exact: (d) => printAsIs(differenceInScale(kelvins(d), scale), resolution, signed),
   unit: scaleSign(scale),
   step: (d, steps) =>
     differenceFromScale(roundTo(differenceInScale(kelvins(d), scale) + steps * resolution, resolution), scale),
@@ -58,18 +63,24 @@ export const measureKind = (measure: Measure, system: UnitSystem): FieldKind => 
   return {
     read: (text) => readMeasure(text, measure, system),
     print: (si) => printMeasure(si, measure, system, false),
+    exact: (si) => printAsIs(si / unit.inSI, 1),
     unit: unit.sign,
     step: (si, steps) => roundTo(si / unit.inSI + steps * unit.resolution, unit.resolution) * unit.inSI,
     say: (si) => printMeasure(si, measure, system),
   };
 };
 
+/** The whole number that many steps on; from between two of them the nearer one that way is the first. */
+const wholeStep = (value: number, steps: number): number =>
+  (steps > 0 ? Math.floor(value + 1e-9) : Math.ceil(value - 1e-9)) + steps;
+
 export const minutesKind: FieldKind = {
   read: readDuration,
   print: (s) => printNumber(s / 60, s % 60 === 0 ? 1 : 0.1),
+  exact: (s) => printAsIs(s / 60, 1),
   unit: "min",
-  step: (s, steps) => Math.max(0, Math.round(s / 60) + steps) * 60,
-  say: (s) => `${Math.round(s / 60)} minutes`,
+  step: (s, steps) => Math.max(0, wholeStep(s / 60, steps)) * 60,
+  say: (s) => `${printAsIs(s / 60, 1)} minutes`,
 };
 
 /** Specific gravity, "1.048"; the usual short form "1048" is understood. */
@@ -82,6 +93,7 @@ export const gravityKind: FieldKind = {
     return { ok: true, value: value > 500 ? value / 1000 : value };
   },
   print: (g) => g.toFixed(3),
+  exact: (g) => printAsIs(g, 0.001),
   unit: "SG",
   step: (g, steps) => roundTo(g + steps * 0.001, 0.001),
   say: (g) => `specific gravity ${g.toFixed(3)}`,
@@ -90,8 +102,9 @@ export const gravityKind: FieldKind = {
 export const clockKind: FieldKind = {
   read: readClock,
   print: printClock,
+  exact: printClock,
   unit: "h",
-  step: (h, steps) => (((Math.round(h) + steps) % 24) + 24) % 24,
+  step: (h, steps) => ((wholeStep(h, steps) % 24) + 24) % 24,
   say: printClock,
 };
 
@@ -109,6 +122,7 @@ export const plainKind = (unit: string, resolution: number, inSI = 1): FieldKind
     printNumber(si / inSI, Math.min(resolution, 1))
       .replace(/(\.\d*?)0+$/, "$1")
       .replace(/\.$/, ""),
+  exact: (si) => printAsIs(si / inSI, 1),
   unit,
   step: (si, steps) => roundTo(si / inSI + steps * resolution, resolution) * inSI,
   say: (si) => `${printNumber(si / inSI, Math.min(resolution, 1))} ${unit}`,
@@ -124,8 +138,9 @@ export const hoursKind: FieldKind = {
     printNumber(s / 3600, 0.01)
       .replace(/(\.\d*?)0+$/, "$1")
       .replace(/\.$/, ""),
+  exact: (s) => printAsIs(s / 3600, 1),
   unit: "h",
-  step: (s, steps) => Math.max(0, Math.round(s / 3600) + steps) * 3600,
+  step: (s, steps) => Math.max(0, wholeStep(s / 3600, steps)) * 3600,
   say: (s) => `${printNumber(s / 3600, 0.1)} hours`,
 };
 

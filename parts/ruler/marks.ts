@@ -1,3 +1,4 @@
+import type { Problem } from "@/core/model";
 import { inScale, printBoth, printTemperature, celsius, type Scale } from "@/core/quantity";
 
 export type Glaze = "heat" | "cold" | "honey" | "slate" | "ink";
@@ -14,7 +15,7 @@ export interface RulerMark {
   /** Full meaning for a screen reader and for the selected mark, without the value. */
   meaning: string;
   /** Moves it; a sentence comes back where that is impossible. Absent on marks that only show. */
-  onMove?: (value: number, merge: string) => string | null;
+  onMove?: (value: number, merge: string) => string | Problem | null;
 }
 
 /** A stretch of temperatures drawn along the scale. */

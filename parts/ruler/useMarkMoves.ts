@@ -1,4 +1,6 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { refusalOf } from "@/core/model";
+import { celsius, printTemperature } from "@/core/quantity";
 import type { RulerData, RulerMark } from "./marks";
 
 /** Nearest step of the controller in its own scale. */
@@ -22,7 +24,11 @@ export function useMarkMoves(data: RulerData, valueAt: (event: PointerEvent) => 
     if (!mark.onMove) return;
     const next = snap(value, data.step, data.scale);
     if (Math.abs(next - mark.value) < data.step / 4) return;
-    setProblem(mark.onMove(next, `${gesture}:${mark.id}`));
+    setProblem(
+      refusalOf(mark.onMove(next, `${gesture}:${mark.id}`), (t) =>
+        printTemperature(celsius(t), data.scale, data.resolution),
+      ),
+    );
   };
   const select = (id: string | null) => {
     setSelected(id);

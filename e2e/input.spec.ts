@@ -1,0 +1,97 @@
+import type { Page } from "@playwright/test";
+import { expect, openDemo, test, trialDone } from "./fixtures";
+
+/** What a hurried hand types, and what no field can take. */
+const bad = { metric: ["warm", "", "-999999", "12 furlongs"], customary: ["999999999"] };
+
+/** Words that belong to a schema and not to a person. */
+const schemaWords = /expected|received|invalid input|[<>]=|NaN|Infinity|undefined|\bnull\b|too (big|small)/i;
+
+/** Opens whatever is folded, so that every field can be reached. */
+async function unfold(page: Page): Promise<void> {
+  // What stands in a fold is drawn once it is open: there may be more folds in it.
+  for (let round = 0; round < 3; round++) {
+    await page.evaluate(() => {
+      for (const fold of document.querySelectorAll<HTMLDetailsElement>("main details:not([open])"))
+        fold.querySelector("summary")?.click();
+    });
+    await page.waitForTimeout(150);
+  }
+}
+
+/** Types each bad input into every field of number on the page; what is stored is to stay as it was. */
+async function tryAll(page: Page, inputs: readonly string[]): Promise<{ fields: number; wrong: string[] }> {
+  return page.evaluate(
+    async ({ inputs, words }) => {
+      const schema = new RegExp(words, "i");
+      const wait = () => new Promise((resolve) => setTimeout(resolve, 0));
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")!.set!;
+      const key = (e: Element, name: string) =>
+        e.dispatchEvent(new KeyboardEvent("keydown", { key: name, bubbles: true, cancelable: true }));
+      const all = [...document.querySelectorAll<HTMLInputElement>("main input[inputmode=decimal]")];
+      const wrong: string[] = [];
+      for (const field of all) {
+        if (!field.isConnected) continue;
+        const label = document.querySelector(`label[for="${field.id}"]`)?.textContent ?? "?";
+        const note = () => document.getElementById(`${field.id}-note`);
+        const was = field.value;
+        for (const input of inputs) {
+          field.focus();
+          set.call(field, input);
+          field.dispatchEvent(new Event("input", { bubbles: true }));
+          await wait();
+          key(field, "Enter");
+          await wait();
+          const said = note()?.textContent ?? "";
+          if (field.getAttribute("aria-invalid") !== "true") {
+            // Taken as a number within its limits, as a large count of something without a most: undone below.
+            if (field.value !== was) wrong.push(`${label} took “${input}” and shows ${field.value}`);
+            continue;
+          }
+          if (note()?.getAttribute("role") !== "alert" || said.length < 8)
+            wrong.push(`${label}: “${input}” without a word`);
+          if (schema.test(said)) wrong.push(`${label}: “${input}” is answered with “${said}”`);
+          if (field.value !== input) wrong.push(`${label}: “${input}” became “${field.value}”`);
+          key(field, "Escape");
+          await wait();
+          if (field.value !== was) wrong.push(`${label}: “${was}” became “${field.value}” after “${input}”`);
+        }
+      }
+      return { fields: all.length, wrong };
+    },
+    { inputs, words: schemaWords.source },
+  );
+}
+
+const places: [name: string, chamber: string, station: string, fields: number][] = [
+  ["job of the curing cabinet", "curing-cabinet", "job", 3],
+  ["box", "larder-cabinet", "box", 20],
+  ["heat and cold of a smoker", "smokehouse", "heat", 4],
+  ["heat and cold of a fridge", "larder-cabinet", "heat", 4],
+  ["probe", "curing-cabinet", "probe", 6],
+  ["settings", "larder-cabinet", "settings", 12],
+  ["settings of the mash kettle", "mash-kettle", "settings", 8],
+];
+
+test.describe("no field takes what it cannot, in either language of units", () => {
+  for (const [name, chamber, station, least] of places)
+    test(name, async ({ page }) => {
+      await openDemo(page);
+      for (const units of ["metric", "customary"] as const) {
+        if (units === "customary") {
+          await page.goto("/preferences");
+          await page.getByRole("group", { name: "Temperatures" }).getByText("°F").click();
+          await page.getByRole("group", { name: "Volumes and lengths" }).getByText(/gal/i).click();
+        }
+        await page.goto(`/bench?c=demo-${chamber}&at=${station}`);
+        await trialDone(page);
+        await unfold(page);
+        const undo = page.getByRole("button", { name: /^(Undo|Nothing to undo)/ });
+        const before = await undo.first().getAttribute("title");
+        const { fields, wrong } = await tryAll(page, bad[units]);
+        expect(wrong).toEqual([]);
+        expect(fields).toBeGreaterThanOrEqual(least);
+        expect(await undo.first().getAttribute("title")).toBe(before);
+      }
+    });
+});
