@@ -45,10 +45,10 @@ import { FirstMoment } from "./FirstMoment";
 import { NewDefaults } from "./NewDefaults";
 import { StagePicker } from "./StagePicker";
 import { stationInfo } from "./stations";
-import { Stored } from "./Stored";
+import { ChamberName } from "./ChamberName";
 import { stationTable } from "./stationTable";
-import type { TrialSize } from "./trial/TrialBar";
 import { useEffects, useTrial } from "./useTrial";
+import { useTrialSize } from "./useTrialSize";
 import { useNarrow, useTyping } from "./useViewport";
 
 interface Props {
@@ -78,11 +78,15 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const effects = useEffects(live);
   const [kept, setKept] = useState<PinnedTrial | null>(null);
   const ghost = useGhost(live.answer?.trial ?? null, kept?.trial ?? attempt?.before ?? null);
-  const [size, setSize] = useState<TrialSize>("open");
+  const [size, setSize] = useTrialSize();
   const [near, setNear] = useState(false);
   const narrow = useNarrow();
   const typing = useTyping();
   const main = useRef<HTMLElement>(null);
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    document.title = `${stored.name}: ${size === "full" ? "trial" : stationInfo[station].name} · Gentle Crock`;
+  }, [stored.name, station, size]);
 
   const apply = useCallback(
     (edits: Edit[], label: string, merge?: string) => {
@@ -110,6 +114,9 @@ export function Bench({ record: stored, station, onStation }: Props) {
     (next: Station) => {
       onStation(next);
       main.current?.scrollTo(0, 0);
+      window.scrollTo(0, 0);
+      // From the path the hand goes on along the path; from anywhere else it begins where the station begins.
+      if (!document.activeElement?.closest("nav")) heading.current?.focus({ preventScroll: true });
     },
     [onStation],
   );
@@ -157,7 +164,7 @@ export function Bench({ record: stored, station, onStation }: Props) {
     onBench,
   );
   const always = { ...singleKey, enabled: singleKeys };
-  useHotkeys("t", () => setSize((s) => (s === "full" ? "open" : "full")), always);
+  useHotkeys("t", () => setSize(size === "full" ? "open" : "full"), always);
   useHotkeys("u", () => setPreferences({ scale: scale === "C" ? "F" : "C" }), always);
 
   const index = stations.indexOf(station);
@@ -170,27 +177,35 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const { screen: Screen, aside: Aside, dock: Dock } = stationTable[station];
   return (
     <BenchContexts chamber={chamber} trial={trial} actions={actions}>
-      <div className="grid h-dvh grid-cols-1 grid-rows-[auto_1fr_auto] overflow-hidden">
-        {!(narrow && typing) && <BenchBar station={station} onStation={go} />}
+      <div className="tiny:block tiny:h-auto tiny:overflow-visible grid h-dvh grid-cols-1 grid-rows-[auto_1fr_auto] overflow-hidden">
+        {!(narrow && typing) && (
+          <div inert={size === "full"}>
+            <BenchBar station={station} onStation={go} />
+          </div>
+        )}
         <div
-          className={`grid min-h-0 grid-cols-1 md:grid-rows-1 ${Aside ? "grid-rows-[auto_1fr] md:grid-cols-[212px_1fr]" : ""}`}
+          inert={size === "full"}
+          className={`desk:grid-rows-1 tiny:block grid min-h-0 grid-cols-1 ${Aside ? "desk:grid-cols-[212px_1fr] grid-rows-[auto_1fr]" : ""}`}
         >
           {Aside && (
-            <aside aria-label="Band ruler" className="rule-line min-h-0 max-md:border-b md:border-r md:p-1">
+            <aside aria-label="Band ruler" className="rule-line desk:border-r desk:p-1 hand:border-b min-h-0">
               <Aside />
             </aside>
           )}
-          <main ref={main} className="min-h-0 overflow-y-auto px-4 py-4 md:px-8 md:py-5">
+          <main ref={main} className="desk:px-8 desk:py-5 tiny:overflow-visible min-h-0 overflow-y-auto px-4 py-4">
             <div className="mx-auto grid max-w-4xl grid-cols-1 gap-6 pb-8">
               <div>
                 <h1 className="sr-only">
                   {record.name}: {stationInfo[station].name}
                 </h1>
-                {/* Where the bar has no room for it. */}
-                <p className="text-xs max-md:hidden lg:hidden">
-                  <Stored id={stored.id} />
-                </p>
-                <h2 className="text-2xl md:text-3xl">{stationInfo[station].asks}</h2>
+                {narrow && (
+                  <Drafts of={record.id}>
+                    <ChamberName record={record} />
+                  </Drafts>
+                )}
+                <h2 id="station" ref={heading} tabIndex={-1} className="outline-none desk:text-3xl text-2xl">
+                  {stationInfo[station].asks}
+                </h2>
               </div>
               <NewDefaults />
               <StagePicker />

@@ -1,6 +1,7 @@
 "use client";
 
 import { ArrowLeft, ChevronLeft, ChevronRight, Keyboard, Printer, Redo2, Undo2 } from "lucide-react";
+import dynamic from "next/dynamic";
 import Link from "next/link";
 import { stations, type Station } from "@/core/model";
 import { showShortcuts } from "@/parts/common";
@@ -10,6 +11,12 @@ import { ChamberName } from "./ChamberName";
 import { useChamber, usePreferences, useShownTrial } from "./context";
 import { Stored } from "./Stored";
 import { stateOf, stateWords, stationInfo, type StationState } from "./stations";
+
+/** On a phone what has no room in the bar; it comes with the page behind it. */
+const HandMenu = dynamic(() => import("./HandMenu").then((m) => m.HandMenu), {
+  ssr: false,
+  loading: () => <span className="w-11 shrink-0" />,
+});
 
 interface Props {
   station: Station;
@@ -28,11 +35,24 @@ export function BenchBar({ station, onStation }: Props) {
   const index = stations.indexOf(station);
   const { number, name } = stationInfo[station];
   return (
-    <header className="border-base-content flex h-14 items-center gap-1 border-b-2 px-1 md:gap-2 md:px-2">
+    <header
+      data-clips
+      className="border-base-content desk:gap-2 desk:px-2 desk:h-14 low:min-h-11 @container flex min-h-14 items-center gap-1 border-b-2 px-1"
+    >
+      <a
+        href="#station"
+        className="key bg-base-100 fixed top-1 left-1 z-50 not-focus:-translate-y-[200%]"
+        onClick={(event) => {
+          event.preventDefault();
+          document.getElementById("station")?.focus();
+        }}
+      >
+        Past path and ruler, to the station
+      </a>
       <Link href="/" className="key border-transparent px-0" aria-label="Back to the Shelf">
         <ArrowLeft size={20} aria-hidden />
       </Link>
-      <div className="hidden w-64 min-w-0 shrink lg:block">
+      <div className="desk:block hidden w-64 min-w-40 shrink">
         <Drafts of={record.id}>
           <ChamberName record={record} />
         </Drafts>
@@ -40,7 +60,7 @@ export function BenchBar({ station, onStation }: Props) {
           <Stored id={record.id} />
         </p>
       </div>
-      <nav aria-label="Stations" className="hidden h-full grow items-stretch justify-center md:flex">
+      <nav aria-label="Stations" className="desk:flex hidden h-full min-w-0 grow items-stretch justify-center">
         {stations.map((s) => {
           const state = stateOf(s, record, verdicts);
           const here = s === station;
@@ -50,7 +70,7 @@ export function BenchBar({ station, onStation }: Props) {
               type="button"
               aria-current={here ? "step" : undefined}
               onClick={() => onStation(s)}
-              className={`relative flex items-center gap-2 px-3 max-lg:gap-1 max-lg:px-2 ${here ? "font-bold" : "hover:bg-base-200"}`}
+              className={`relative flex items-center gap-2 px-2 @min-[76rem]:px-3 ${here ? "font-bold" : "hover:bg-base-200"}`}
               title={`${stationInfo[s].name}: ${stateWords[state]}`}
             >
               <span
@@ -58,14 +78,16 @@ export function BenchBar({ station, onStation }: Props) {
               >
                 {glyphs[state] || stationInfo[s].number}
               </span>
-              <span className="whitespace-nowrap">{stationInfo[s].name}</span>
+              <span className={`whitespace-nowrap ${here ? "@max-[44rem]:sr-only" : "@max-[66rem]:sr-only"}`}>
+                {stationInfo[s].name}
+              </span>
               <span className="sr-only">, {stateWords[state]}</span>
               {here && <span className="bg-base-content absolute inset-x-2 bottom-0 h-1" aria-hidden />}
             </button>
           );
         })}
       </nav>
-      <nav aria-label="Stations" className="flex min-w-0 grow items-center justify-center md:hidden">
+      <nav aria-label="Stations" className="desk:hidden flex min-w-0 grow items-center justify-center">
         <button
           type="button"
           className="key border-transparent px-0"
@@ -75,11 +97,11 @@ export function BenchBar({ station, onStation }: Props) {
         >
           <ChevronLeft size={22} aria-hidden />
         </button>
-        <span className="min-w-0 text-center leading-tight">
-          <span className="block truncate font-semibold">
+        <span className="low:flex low:flex-wrap low:justify-center low:gap-x-3 min-w-0 text-center leading-tight">
+          <span className="block font-semibold">
             {number} of 8 · {name}
           </span>
-          <span className="block truncate text-xs">
+          <span className="block text-xs">
             <Stored id={record.id} />
           </span>
         </span>
@@ -95,7 +117,7 @@ export function BenchBar({ station, onStation }: Props) {
       </nav>
       <button
         type="button"
-        className="key border-transparent px-0 max-md:hidden"
+        className="key hand:hidden border-transparent px-0"
         onClick={() => showShortcuts(true)}
         aria-label="List of shortcuts"
         title="List of shortcuts (?)"
@@ -114,7 +136,7 @@ export function BenchBar({ station, onStation }: Props) {
       </button>
       <button
         type="button"
-        className={`key border-transparent px-0 ${future ? "" : "max-md:hidden"}`}
+        className="key hand:hidden border-transparent px-0"
         disabled={!future}
         onClick={() => redo()}
         aria-label={future ? `Redo: ${future}` : "Nothing to redo"}
@@ -124,15 +146,18 @@ export function BenchBar({ station, onStation }: Props) {
       </button>
       <button
         type="button"
-        className="key border-transparent px-1"
+        className="key hand:hidden border-transparent px-1"
         onClick={() => setPreferences({ scale: preferences.scale === "C" ? "F" : "C" })}
         aria-label={`Temperatures in ${preferences.scale === "C" ? "°C; change to °F" : "°F; change to °C"}`}
       >
         {preferences.scale === "C" ? "°C" : "°F"}
       </button>
-      <Link href={`/card?c=${record.id}`} className="key px-3 max-md:hidden">
+      <Link href={`/card?c=${record.id}`} className="key hand:hidden px-3">
         <Printer size={18} aria-hidden /> Card
       </Link>
+      <div className="desk:hidden">
+        <HandMenu id={record.id} />
+      </div>
     </header>
   );
 }

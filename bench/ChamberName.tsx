@@ -18,7 +18,7 @@ export function ChamberName({ record }: { record: ChamberRecord }) {
   return (
     <div className="relative">
       <input
-        className="font-title hover:bg-base-200 h-7 w-full truncate rounded bg-transparent px-1 font-semibold"
+        className="font-title hover:bg-base-200 hand:h-11 hand:text-lg h-7 w-full truncate rounded bg-transparent px-1 font-semibold"
         aria-label="Name of the chamber"
         aria-invalid={problem ? true : undefined}
         value={draft ?? record.name}
@@ -36,7 +36,7 @@ export function ChamberName({ record }: { record: ChamberRecord }) {
       {problem && (
         <p
           role="alert"
-          className="bg-base-100 border-error text-error absolute top-7 z-30 border-2 px-2 py-1 text-sm font-semibold"
+          className="bg-base-100 border-error text-error absolute top-full z-30 border-2 px-2 py-1 text-sm font-semibold"
         >
           {problem}
         </p>

@@ -16,7 +16,7 @@ export function Fields({ title, note, action, children }: Props) {
         <h3 className="text-lg">{title}</h3>
         {action}
       </div>
-      <div className="grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-6 gap-y-2">{children}</div>
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(min(13.5rem,100%),1fr))] gap-x-6 gap-y-2">{children}</div>
       {note && <p className="quiet max-w-prose">{note}</p>}
     </section>
   );

@@ -25,7 +25,7 @@ export function StagePicker({ plain = false }: { plain?: boolean }) {
         {stages.map((s, i) => {
           const here = s.id === stage.id;
           return (
-            <li key={s.id} className="min-w-36 grow basis-40">
+            <li key={s.id} className="min-w-0 grow basis-[min(10rem,100%)]">
               <button
                 type="button"
                 aria-current={here ? "step" : undefined}

@@ -1,18 +1,20 @@
 "use client";
 
 import { bandOf } from "@/core/controller";
-import { atFirst, celsius, inScale, printTemperature } from "@/core/quantity";
+import { atFirst, celsius, printTemperature } from "@/core/quantity";
 import { judgedName } from "@/core/trial";
 import { withArticle } from "@/core/verdict";
 import { useSize } from "@/parts/ruler";
 import { useChamber, usePreferences, useShownTrial } from "./context";
+
+const bandLook = { fill: "url(#lines-honey)", fillOpacity: 0.35, stroke: "var(--honey)", strokeWidth: 1 };
 
 /** Three ranges that people take for one another, apart: where it switches, what the display shows, what the product does. */
 export function ThreeRanges() {
   const { control, unit, chamber } = useChamber();
   const { calm: metrics } = useShownTrial();
   const preferences = usePreferences();
-  const { ref, width } = useSize<HTMLDivElement>();
+  const { ref, width } = useSize<HTMLUListElement>();
   const { scale } = preferences;
   const { settings, request } = control;
   const band = bandOf(settings, unit);
@@ -40,53 +42,32 @@ export function ThreeRanges() {
   return (
     <section className="grid gap-2" aria-label="Three ranges">
       <h3 className="text-lg">Three ranges, not one</h3>
-      <div ref={ref}>
-        {width > 0 && (
-          <svg
-            width={width}
-            height={rows.length * 44 + 20}
-            className="overflow-visible"
-            role="img"
-            aria-label={rows.map((r) => `${r.name} ${say(r.low)} and ${say(r.high)}`).join("; ")}
-          >
-            <rect
-              x={x(request.low)}
-              y="0"
-              width={x(request.high) - x(request.low)}
-              height={rows.length * 44}
-              fill="url(#lines-honey)"
-              fillOpacity="0.3"
-            />
-            {rows.map((row, i) => (
-              <g key={row.name} transform={`translate(0 ${i * 44})`} style={{ color: "var(--color-base-content)" }}>
-                <text x="0" y="16" fill="var(--color-base-content)" className="text-[14px]">
-                  {row.name} <tspan fontWeight="700">{say(row.low)}</tspan> and{" "}
-                  <tspan fontWeight="700">{say(row.high)}</tspan>
-                </text>
+      <ul ref={ref} className="grid gap-1">
+        {rows.map((row) => (
+          <li key={row.name}>
+            {row.name} <strong>{say(row.low)}</strong> and <strong>{say(row.high)}</strong>
+            {width > 0 && (
+              <svg width={width} height="14" className="mt-0.5 block overflow-visible" aria-hidden>
+                <rect x={x(request.low)} y="0" width={x(request.high) - x(request.low)} height="14" {...bandLook} />
                 <rect
                   x={x(row.low)}
-                  y="23"
+                  y="3"
                   width={Math.max(3, x(row.high) - x(row.low))}
-                  height="9"
+                  height="8"
                   fill={row.color}
                   rx="2"
                 />
-              </g>
-            ))}
-            <g transform={`translate(0 ${rows.length * 44})`} className="text-[12px]" fill="var(--honey)">
-              <text x={x(request.low)} y="14" textAnchor="middle">
-                {inScale(request.low, scale).toFixed(1)}
-              </text>
-              <text x={(x(request.low) + x(request.high)) / 2} y="14" textAnchor="middle">
-                your band
-              </text>
-              <text x={x(request.high)} y="14" textAnchor="middle">
-                {inScale(request.high, scale).toFixed(1)}
-              </text>
-            </g>
-          </svg>
-        )}
-      </div>
+              </svg>
+            )}
+          </li>
+        ))}
+      </ul>
+      <p className="text-honey flex items-center gap-2 text-sm">
+        <svg width="28" height="14" aria-hidden>
+          <rect width="28" height="14" {...bandLook} />
+        </svg>
+        your band, {say(request.low)} to {say(request.high)}
+      </p>
       {!settled && (
         <p className="quiet">The trial does not settle in the band, so nothing can be said of display and product.</p>
       )}

@@ -2,9 +2,10 @@
 
 import { useEffect, useState, useSyncExternalStore } from "react";
 
-const NARROW = "(max-width: 767px)";
+/** The same as the variant "hand" of globals.css. */
+const NARROW = "not ((min-width: 48rem) and (min-height: 34rem))";
 
-/** Phone width: the ruler lies flat and the trial is a line. */
+/** No desk: a phone, upright or on its side, or zoomed in far. The ruler lies flat and the trial is a line. */
 export const useNarrow = (): boolean =>
   useSyncExternalStore(
     (changed) => {

@@ -69,7 +69,7 @@ function CardDesk({ record }: { record: ChamberRecord }) {
       </RoomHead>
       <main className="overflow-x-auto p-4 md:p-8 print:overflow-visible print:p-0">
         <article
-          className={`mx-auto bg-white text-black shadow-[0_0_0_1px_#0003] print:shadow-none ${paper.page} ${size === "a6" ? "text-[7.6pt]" : "text-[10.5pt]"} p-[4mm] leading-snug print:w-auto! print:p-0`}
+          className={`mx-auto bg-white text-black shadow-[0_0_0_1px_#0003] print:shadow-none ${paper.page} ${size === "a6" ? "text-[7.6pt] sm:not-print:[zoom:1.2]" : "text-[10.5pt]"} max-sm:not-print:w-auto! max-sm:not-print:text-[15px] p-[4mm] leading-snug print:w-auto! print:p-0`}
           style={{ width: `calc(${paper.width} + 8mm)`, minHeight: paper.height }}
           data-ready={Boolean(answer)}
         >

@@ -1,9 +1,8 @@
 "use client";
 
-import { Ellipsis } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import type { ChamberRecord } from "@/core/model";
-import { download } from "@/parts/common";
+import { download, Menu, menuItem } from "@/parts/common";
 import { duplicateChamber } from "@/workshop";
 import { pool, whyLost } from "@/workers";
 
@@ -17,24 +16,7 @@ const fileName = (name: string): string =>
 
 /** What else can be done with a chamber on the Shelf. */
 export function ChamberMenu({ record, onRename }: { record: ChamberRecord; onRename: () => void }) {
-  const menu = useRef<HTMLDetailsElement>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const close = (back: boolean) => {
-    if (!menu.current?.open) return;
-    menu.current.open = false;
-    if (back) menu.current.querySelector("summary")?.focus();
-  };
-  useEffect(() => {
-    const outside = (event: Event) => {
-      if (!menu.current?.contains(event.target as Node)) close(false);
-    };
-    document.addEventListener("pointerdown", outside);
-    document.addEventListener("focusin", outside);
-    return () => {
-      document.removeEventListener("pointerdown", outside);
-      document.removeEventListener("focusin", outside);
-    };
-  }, []);
   const toFile = async () => {
     setProblem(null);
     const now = new Date().toISOString();
@@ -47,41 +29,22 @@ export function ChamberMenu({ record, onRename }: { record: ChamberRecord; onRen
       setProblem(`It could not be put into a file: ${whyLost(error)}.`);
     }
   };
-  const item = (label: string, act: () => void, back = true) => (
-    <button
-      type="button"
-      className="hover:bg-base-200 min-h-11 px-4 text-left"
-      onClick={() => {
-        close(back);
-        act();
-      }}
-    >
-      {label}
-    </button>
+  const note = problem && (
+    <p role="alert" className="text-error absolute right-0 z-10 w-64 text-sm font-semibold">
+      {problem}
+    </p>
   );
   return (
-    <details
-      ref={menu}
-      className="relative"
-      onKeyDown={(event) => {
-        if (event.key !== "Escape") return;
-        event.preventDefault();
-        close(true);
-      }}
-    >
-      <summary className="key list-none border-transparent px-0" aria-label={`More about ${record.name}`}>
-        <Ellipsis size={18} aria-hidden />
-      </summary>
-      <div className="bg-base-100 border-base-content absolute right-0 z-20 grid w-48 border-2 py-1">
-        {item("Rename it", onRename, false)}
-        {item("Make a copy", () => void duplicateChamber(record.id))}
-        {item("Put it into a file", () => void toFile())}
-      </div>
-      {problem && (
-        <p role="alert" className="text-error absolute right-0 z-10 w-64 text-sm font-semibold">
-          {problem}
-        </p>
-      )}
-    </details>
+    <Menu label={`More about ${record.name}`} note={note}>
+      <button type="button" className={menuItem} data-away onClick={onRename}>
+        Rename it
+      </button>
+      <button type="button" className={menuItem} onClick={() => void duplicateChamber(record.id)}>
+        Make a copy
+      </button>
+      <button type="button" className={menuItem} onClick={() => void toFile()}>
+        Put it into a file
+      </button>
+    </Menu>
   );
 }

@@ -52,7 +52,7 @@ export function Chambers({ chambers }: { chambers: readonly ChamberRecord[] }) {
       aria-label={name}
     >
       {of.map((record) => (
-        <li key={record.id} className="grid grid-rows-[auto_1fr]">
+        <li key={record.id} className="grid min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr]">
           <Chamber zone={zone} record={record} answer={answers[record.id]} preferences={preferences} />
         </li>
       ))}
@@ -156,12 +156,12 @@ function Chamber({
       >
         <CabinetDrawing chamber={chamber} metre={METRE} system={system} />
       </Link>
-      <div className="grid content-start gap-1 pt-3 pr-8">
-        <div className="flex items-baseline gap-2">
+      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-1 pt-3 pr-8">
+        <div className="flex flex-wrap items-baseline justify-end gap-x-2">
           {naming ? (
             <ShelfName record={record} onDone={() => setNaming(false)} />
           ) : (
-            <h2 className="grow text-xl">{record.name}</h2>
+            <h2 className="min-w-0 grow basis-40 text-xl wrap-anywhere">{record.name}</h2>
           )}
           <ChamberMenu record={record} onRename={() => setNaming(true)} />
           <RemoveChamber record={record} />

@@ -112,7 +112,7 @@ function Questions() {
       <RoomHead title="New chamber" />
       <main className="mx-auto flex max-w-5xl flex-wrap gap-x-10 gap-y-6 px-4 py-6 md:px-8">
         <form
-          className="grid grow basis-96 content-start gap-7"
+          className="grid min-w-0 grow basis-[min(24rem,100%)] content-start gap-7"
           onSubmit={(e) => {
             e.preventDefault();
             create();
@@ -141,7 +141,7 @@ function Questions() {
               </button>
             )}
             <p className="quiet max-w-prose">{boxes[answers.box].trade} Measured outside:</p>
-            <div className="grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-x-6">
+            <div className="grid grid-cols-[repeat(auto-fill,minmax(min(13rem,100%),1fr))] gap-x-6">
               <NumberField
                 key={`h${answers.box}`}
                 label="Height"
@@ -160,7 +160,7 @@ function Questions() {
           </section>
           <section className="grid gap-2">
             <h2 className="text-2xl">3. In what room?</h2>
-            <div className="grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-x-6">
+            <div className="grid grid-cols-[repeat(auto-fill,minmax(min(13rem,100%),1fr))] gap-x-6">
               <NumberField
                 label="Coldest"
                 kind={temperature}

@@ -3,7 +3,7 @@
 import dynamic from "next/dynamic";
 import { useEffect, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import { showShortcuts, singleKey, useShortcutList } from "@/parts/common";
+import { FocusKeeper, showShortcuts, singleKey, useShortcutList } from "@/parts/common";
 import { openWorkshop, redo, undo, useWorkshop } from "@/workshop";
 import { NewerNotice } from "./NewerNotice";
 import { Notices } from "./Notices";
@@ -34,6 +34,7 @@ export function OpenWorkshop() {
 
   return (
     <>
+      <FocusKeeper />
       <NewerNotice />
       <Notices />
       {listed && <Shortcuts onClose={() => showShortcuts(false)} />}

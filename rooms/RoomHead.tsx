@@ -14,7 +14,7 @@ interface Props {
 /** Head of a room that is not the Shelf: the way back, its name, what can be done. */
 export function RoomHead({ title, back = "/", of, children }: Props) {
   return (
-    <header className="border-base-content flex min-h-14 items-center gap-3 py-1 border-b-2 px-2 print:hidden">
+    <header className="border-base-content flex min-h-14 flex-wrap items-center gap-3 py-1 border-b-2 px-2 print:hidden">
       <Link
         href={back}
         className="key border-transparent px-0"
@@ -22,7 +22,7 @@ export function RoomHead({ title, back = "/", of, children }: Props) {
       >
         <ArrowLeft size={20} aria-hidden />
       </Link>
-      <div className="grow leading-tight">
+      <div className="min-w-0 grow leading-tight">
         <h1 className="text-xl">{title}</h1>
         <p className="text-xs">
           <Stored id={of} />

@@ -67,7 +67,7 @@ export function BoxStation() {
   return (
     <>
       <div className="flex flex-wrap gap-6">
-        <div className="grid grow basis-80 content-start gap-6">
+        <div className="grid min-w-0 grow basis-[min(20rem,100%)] content-start gap-6">
           <Select
             label="Kind of box"
             value={cabinet.kind}

@@ -51,7 +51,7 @@ export function DeviceHead({ id, name, list, at, always = false }: Props) {
           </button>
         )}
       </div>
-      <div className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-x-6">
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(min(15rem,100%),1fr))] gap-x-6">
         <Select
           label={`${title} hangs on`}
           value={on ? `${on.id} ${outlet}` : ""}

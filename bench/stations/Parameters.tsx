@@ -21,7 +21,7 @@ export function Parameters() {
         strong films and for light and heavy bodies. Type your own where you know better: what you type is taken as it
         stands. A proving test with water finds the ones that matter most.
       </p>
-      <div className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-x-6 gap-y-3">
+      <div className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(min(17rem,100%),1fr))] gap-x-6 gap-y-3">
         {parametersInfo(chamber).map((info) => (
           <Parameter key={`${info.at.section}-${info.at.id ?? ""}-${info.at.field}`} info={info} />
         ))}

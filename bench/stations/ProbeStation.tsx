@@ -32,7 +32,7 @@ export function ProbeStation() {
     <>
       {several && <UnitPicker />}
       <div className="flex flex-wrap gap-6">
-        <div className="grid grow basis-96 gap-4">
+        <div className="grid min-w-0 grow basis-[min(24rem,100%)] gap-4">
           <Choice
             label={several ? `Where the probe of ${controllerName(chamber, controller.id)} sits` : "Where it sits"}
             tall

@@ -27,7 +27,7 @@ export function ReadBack() {
       <p className="quiet max-w-prose">
         Type what its display shows, in either scale. Nothing is taken over until you say so.
       </p>
-      <div className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-6 gap-y-2">
+      <div className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(min(13.5rem,100%),1fr))] gap-x-6 gap-y-2">
         {parametersOf(unit).map((name: SettingName) => (
           <NumberField
             key={name}

@@ -25,7 +25,8 @@ export const sayPoint = ({ score }: TradePoint, scale: Scale): string =>
 
 /** The trade-off as a picture: how far the product strays against starts a day; any point can be chosen. */
 export function TradeOff({ found, scale, chosen, onChoose }: Props) {
-  const { ref, width } = useSize<HTMLDivElement>();
+  const { ref, width: drawn, text } = useSize<HTMLDivElement>();
+  const width = drawn / text;
   const named = [
     { name: "now", point: found.present },
     ...found.schools.map((s, i) => ({ name: i === 0 ? "middle" : "edge", point: s.point })),
@@ -57,7 +58,7 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
     return Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
   };
   // What holds is drawn over what does not.
-  const drawn = [...points].sort((a, b) => Number(a.score.holds) - Number(b.score.holds));
+  const ordered = [...points].sort((a, b) => Number(a.score.holds) - Number(b.score.holds));
   const labels = namesAbove(
     [...(found.best ? [{ name: "best", point: found.best }] : []), ...named].map(({ name, point }) => ({
       name,
@@ -69,8 +70,9 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
     <div ref={ref} className="min-w-0">
       {width > 0 && (
         <svg
-          width={width}
-          height={HEIGHT}
+          width={drawn}
+          height={HEIGHT * text}
+          viewBox={`0 0 ${width} ${HEIGHT}`}
           role="slider"
           tabIndex={0}
           aria-label="Points of the trade-off, from the tightest to the widest"
@@ -107,7 +109,7 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
           >
             starts a day
           </text>
-          {drawn.map((p, i) => (
+          {ordered.map((p, i) => (
             <g key={i} onClick={() => onChoose(p)} className="cursor-pointer">
               <circle cx={x(p)} cy={y(p)} r="12" fill="transparent" />
               <Dot x={x(p)} y={y(p)} holds={p.score.holds} />
@@ -144,7 +146,7 @@ export function TradeOff({ found, scale, chosen, onChoose }: Props) {
           {chosen && <circle cx={x(chosen)} cy={y(chosen)} r="9" fill="none" stroke="currentColor" strokeWidth="2.5" />}
         </svg>
       )}
-      <p className="quiet flex flex-wrap gap-x-4 text-sm">
+      <p className="quiet flex flex-wrap gap-x-4 text-[14px]">
         <Key holds>holds its band in all three rooms without chasing</Key>
         <Key>does not</Key>
       </p>

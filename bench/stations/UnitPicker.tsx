@@ -21,7 +21,7 @@ export function UnitPicker() {
           {controllers.map((c) => {
             const here = c.id === controller.id;
             return (
-              <li key={c.id} className="min-w-44 grow basis-48">
+              <li key={c.id} className="min-w-0 grow basis-[min(12rem,100%)]">
                 <button
                   type="button"
                   aria-pressed={here}

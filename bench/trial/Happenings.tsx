@@ -124,7 +124,7 @@ function OneHappening({ happening: h, startHour, words }: { happening: Happening
           <X size={16} aria-hidden /> Take it out<span className="sr-only">: {happeningInfo[h.kind].label}</span>
         </button>
       </div>
-      <div className="grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-x-4">
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(min(11.5rem,100%),1fr))] gap-x-4">
         <NumberField
           label="After"
           kind={hoursKind}

@@ -35,7 +35,7 @@ export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
           onClick={() => onSize(folded && !narrow ? "open" : full ? "open" : "full")}
         >
           <span className="font-title shrink-0 text-lg font-semibold">Trial</span>
-          <span className={`min-w-0 ${narrow && full ? "text-sm leading-tight" : "truncate"}`}>
+          <span className={`min-w-0 ${narrow ? "low:text-sm leading-tight" : "truncate"}`}>
             {folded && worst ? (
               <VerdictTitle verdict={worst} />
             ) : (
@@ -80,7 +80,7 @@ function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
   const field = lengthField(record);
   return (
     <>
-      <label className="flex min-h-11 items-center gap-2">
+      <label className="flex min-h-11 shrink-0 items-center gap-2 whitespace-nowrap">
         <input
           type="checkbox"
           className="accent-base-content h-5 w-5"
@@ -92,7 +92,7 @@ function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
       <label>
         <span className="sr-only">Length of the trial</span>
         <select
-          className="rule-line bg-base-100 h-10 rounded border px-2"
+          className="rule-line bg-base-100 h-11 rounded border px-2"
           value={preferences[field]}
           onChange={(e) => setPreferences({ [field]: Number(e.target.value) })}
         >

@@ -41,11 +41,16 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialP
       if (event.key === "Escape" && !typing) onSize("open");
     };
     window.addEventListener("keydown", close);
+    const before = document.activeElement;
     panel.current?.focus();
-    return () => window.removeEventListener("keydown", close);
+    return () => {
+      window.removeEventListener("keydown", close);
+      // Back to what opened it; the panel's own key is the same one that closed it.
+      if (before instanceof HTMLElement && before !== document.body) before.focus({ preventScroll: true });
+    };
   }, [full, onSize]);
 
-  const folded = live.failed === null ? "h-16" : "min-h-16";
+  const folded = `tiny:sticky tiny:bottom-0 min-h-16 low:min-h-[46px]`;
   const height = full ? "fixed inset-0 z-40" : size === "open" && !narrow ? "h-[224px]" : folded;
   return (
     <section
@@ -53,6 +58,8 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialP
       tabIndex={-1}
       aria-label="Trial"
       role={full ? "dialog" : undefined}
+      aria-modal={full ? true : undefined}
+      data-clips
       className={`bg-base-100 border-base-content grid grid-cols-1 grid-rows-[auto_1fr] border-t-2 outline-none ${height} ${full ? "overflow-y-auto" : "overflow-hidden"}`}
       data-trial={live.answer ? live.count : "none"}
       data-took={live.answer && [...Object.values(live.answer.took), live.round].map((t) => t.toFixed(1)).join(" ")}
@@ -84,7 +91,7 @@ function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near:
   const happenings = of?.record.happenings;
   const marks = useMemo(() => (happenings ?? []).map((h) => ({ at: h.at, to: null })), [happenings]);
   return (
-    <div className="grid min-h-0 grid-cols-[1fr_236px_380px] gap-3 pr-2">
+    <div className="grid min-h-0 grid-cols-[1fr_18rem] gap-3 pr-2 lg:grid-cols-[1fr_236px_380px]">
       <Sized className="min-h-0">
         {(width, h) => (
           <TraceChart
@@ -107,12 +114,12 @@ function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near:
           />
         )}
       </Sized>
-      <div className="grid min-h-0 grid-rows-[auto_1fr]">
+      <div className="grid min-h-0 grid-rows-[auto_1fr] max-lg:hidden">
         <h3 className="text-sm leading-5 font-semibold">Three hours at the worst moment</h3>
         <WorstMoment trial={late} className="min-h-0" />
       </div>
       <div
-        className="rule-line min-h-0 overflow-y-auto border-l pr-1 pl-3 text-[15px] leading-snug"
+        className="rule-line min-h-0 overflow-y-auto border-l pr-1 pl-3 text-[0.9375rem] leading-snug"
         tabIndex={0}
         role="group"
         aria-label="Verdicts"

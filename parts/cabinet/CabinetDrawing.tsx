@@ -70,7 +70,7 @@ export function CabinetDrawing({ chamber, metre, system, measured = false }: Pro
         );
       })}
       {measured && (
-        <g className="text-[12px]" fill="currentColor" stroke="none">
+        <g className="text-xs" fill="currentColor" stroke="none">
           <path d={`M -12 0 V ${h} m -4 0 h 8 M -16 0 h 8`} stroke="currentColor" fill="none" />
           <text x={-18} y={h / 2} textAnchor="middle" transform={`rotate(-90 -18 ${h / 2})`}>
             {long(cabinet.height + cabinet.collar)}

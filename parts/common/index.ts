@@ -5,3 +5,5 @@ export * from "./shortcutList";
 export * from "./download";
 export * from "./Fold";
 export * from "./FileKey";
+export * from "./Menu";
+export * from "./FocusKeeper";

@@ -74,7 +74,7 @@ export function NumberField({
           <button
             type="button"
             onClick={onReset}
-            className="quiet inline-flex items-center gap-1 text-sm underline decoration-dotted underline-offset-4"
+            className="quiet -my-3 inline-flex min-h-11 min-w-11 items-center justify-end gap-1 text-sm underline decoration-dotted underline-offset-4"
             aria-label={`${label}: back to default${defaultText ? `, ${defaultText}` : ""}`}
           >
             <RotateCcw size={13} aria-hidden /> {defaultText ?? "default"}
@@ -82,7 +82,8 @@ export function NumberField({
         )}
       </div>
       <div
-        className={`flex h-11 items-stretch overflow-hidden rounded-(--radius-field) border ${problem ? "border-error border-2" : "border-base-content/45"}`}
+        data-clips
+        className={`box-content flex h-11 items-stretch overflow-hidden rounded-(--radius-field) border ${problem ? "border-error border-2" : "border-base-content/45"}`}
       >
         <button
           type="button"
@@ -95,7 +96,7 @@ export function NumberField({
         <div className="rule-line flex min-w-0 grow items-center border-x">
           <input
             id={id}
-            className="min-w-0 grow bg-transparent px-2 text-right text-lg font-semibold outline-offset-[-3px]"
+            className="min-w-0 grow self-stretch bg-transparent px-2 text-right text-lg font-semibold outline-offset-[-3px]"
             data-rest={draft === null}
             inputMode="decimal"
             autoComplete="off"

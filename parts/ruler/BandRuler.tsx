@@ -3,7 +3,7 @@
 import { Minus, Plus } from "lucide-react";
 import { useRef, useState, type PointerEvent } from "react";
 import { Lens } from "./Lens";
-import { glazeColor, lensOf, sayMark, showMark, type RulerData } from "./marks";
+import { glazeColor, lensOf, showMark, slides, type RulerData } from "./marks";
 import { Overview } from "./Overview";
 import { spread } from "./spread";
 import { useMarkMoves } from "./useMarkMoves";
@@ -12,8 +12,9 @@ import { useSize } from "./useSize";
 const TOP = 26;
 const AXIS = 60;
 const LABELS = 99;
-const SMALL = 34;
-const LARGE = 92;
+/** Of touch size where the room lets them; then as low as two lines are. */
+const SMALL = [34, 44] as const;
+const STEPPERS = 52;
 
 /** The standing band ruler: overview, lens and labels that never overlap; one mark is selected and can be moved. */
 export function BandRuler({ data }: { data: RulerData }) {
@@ -33,7 +34,9 @@ export function BandRuler({ data }: { data: RulerData }) {
   const at = (t: number) => TOP + length - ((Math.min(high, Math.max(low, t)) - low) / (high - low)) * length;
 
   const sorted = [...data.marks].sort((a, b) => b.value - a.value);
-  const sizes = sorted.map((m) => (m.id === moves.selected && m.onMove ? LARGE : SMALL));
+  const [least, most] = SMALL;
+  const small = Math.min(most, Math.max(least, Math.floor((height - STEPPERS - 8) / sorted.length) - 4));
+  const sizes = sorted.map((m) => (m.id === moves.selected && m.onMove ? small + STEPPERS : small));
   const placed = spread(
     sorted.map((m) => at(m.value)),
     sizes,
@@ -43,6 +46,13 @@ export function BandRuler({ data }: { data: RulerData }) {
       sizes.reduce((a, b) => a + b, 0),
     ),
   );
+
+  // One stop for the keyboard: the chosen mark, or the one that matters most.
+  const stop = [moves.selected, "setpoint"].find((id) => sorted.some((m) => m.id === id)) ?? sorted[0]?.id;
+  const goTo = (i: number, from: Element) => {
+    const { id } = sorted[(i + sorted.length) % sorted.length]!;
+    from.closest("[role=group]")?.querySelector<HTMLElement>(`[data-mark="${id}"]`)?.focus();
+  };
 
   return (
     <div
@@ -68,7 +78,7 @@ export function BandRuler({ data }: { data: RulerData }) {
               {sorted.map((mark, i) => (
                 <path
                   key={mark.id}
-                  d={`M ${AXIS + 27} ${at(mark.value)} L ${LABELS - 3} ${placed[i]! - (sizes[i]! - SMALL) / 2}`}
+                  d={`M ${AXIS + 27} ${at(mark.value)} L ${LABELS - 3} ${placed[i]! - (sizes[i]! - small) / 2}`}
                   stroke={glazeColor[mark.glaze]}
                   strokeWidth={mark.id === moves.selected ? 2 : 1}
                   fill="none"
@@ -86,15 +96,15 @@ export function BandRuler({ data }: { data: RulerData }) {
                 >
                   <div
                     role={mark.onMove ? "slider" : "note"}
-                    tabIndex={mark.onMove ? 0 : -1}
+                    tabIndex={mark.id === stop ? 0 : -1}
                     aria-orientation={mark.onMove ? "vertical" : undefined}
                     aria-label={mark.label}
-                    aria-valuenow={mark.onMove ? mark.value : undefined}
-                    aria-valuetext={mark.onMove ? sayMark(mark, data.scale, data.resolution) : undefined}
+                    {...(mark.onMove ? slides(data, mark) : {})}
                     data-mark={mark.id}
-                    className={`block w-full touch-none rounded px-1 text-left leading-tight ${mark.onMove ? "cursor-ns-resize" : ""} ${chosen ? "bg-base-200" : ""}`}
+                    style={{ height: small }}
+                    className={`grid w-full touch-none content-center rounded px-1 text-left leading-tight ${mark.onMove ? "cursor-ns-resize" : ""} ${chosen ? "bg-base-200" : ""}`}
                     onFocus={() => moves.select(mark.id)}
-                    onKeyDown={moves.onKeyDown(mark)}
+                    onKeyDown={moves.onKeyDown(mark, (by, from) => goTo(i - by, from))}
                     {...(() => {
                       const h = moves.handlers(mark);
                       return {
@@ -114,9 +124,9 @@ export function BandRuler({ data }: { data: RulerData }) {
                       };
                     })()}
                   >
-                    <span className="block text-[12px] whitespace-nowrap">{mark.label}</span>
+                    <span className="block text-xs whitespace-nowrap">{mark.label}</span>
                     <span
-                      className="block text-[15px] font-bold whitespace-nowrap"
+                      className="block text-[0.9375rem] font-bold whitespace-nowrap"
                       style={{ color: glazeColor[mark.glaze] }}
                     >
                       {outside}
@@ -127,6 +137,7 @@ export function BandRuler({ data }: { data: RulerData }) {
                     <div className="mt-1 flex gap-1">
                       <button
                         type="button"
+                        tabIndex={-1}
                         className="key bg-base-100 grow p-0"
                         aria-label={`${mark.label}: colder`}
                         onClick={() => moves.nudge(mark, -1)}
@@ -135,6 +146,7 @@ export function BandRuler({ data }: { data: RulerData }) {
                       </button>
                       <button
                         type="button"
+                        tabIndex={-1}
                         className="key bg-base-100 grow p-0"
                         aria-label={`${mark.label}: warmer`}
                         onClick={() => moves.nudge(mark, 1)}

@@ -3,7 +3,7 @@
 import { ChevronLeft, ChevronRight, Minus, Plus } from "lucide-react";
 import { useRef, useState, type PointerEvent } from "react";
 import { Lens } from "./Lens";
-import { glazeColor, lensOf, sayMark, showMark, type RulerData } from "./marks";
+import { glazeColor, lensOf, showMark, slides, type RulerData } from "./marks";
 import { useMarkMoves } from "./useMarkMoves";
 import { useSize } from "./useSize";
 
@@ -41,7 +41,7 @@ export function FlatRuler({ data }: { data: RulerData }) {
     <div ref={ref} role="group" aria-label="Band ruler: every temperature of this chamber on one scale">
       <div
         ref={box}
-        className="relative h-[54px] touch-pan-y select-none"
+        className="low:hidden relative h-[54px] touch-pan-y select-none"
         onPointerDown={(event) => {
           const mark = nearest(event);
           setHeld(lens);
@@ -68,9 +68,10 @@ export function FlatRuler({ data }: { data: RulerData }) {
           </svg>
         )}
       </div>
-      <div className="flex items-stretch gap-1">
+      <div className="flex flex-wrap items-stretch justify-center gap-x-1">
         <button
           type="button"
+          tabIndex={-1}
           className="key border-transparent px-0"
           onClick={() => other(-1)}
           aria-label="Next colder mark"
@@ -81,13 +82,12 @@ export function FlatRuler({ data }: { data: RulerData }) {
           role={current.onMove ? "slider" : "note"}
           tabIndex={0}
           aria-label={current.label}
-          aria-valuenow={current.onMove ? current.value : undefined}
-          aria-valuetext={current.onMove ? sayMark(current, data.scale, data.resolution) : undefined}
+          {...(current.onMove ? slides(data, current) : {})}
           data-mark={current.id}
-          className="grid grow content-center text-center leading-tight"
-          onKeyDown={moves.onKeyDown(current)}
+          className="low:flex low:items-center low:justify-center low:gap-3 grid min-w-0 grow content-center text-center leading-tight"
+          onKeyDown={moves.onKeyDown(current, other)}
         >
-          <span className="text-[13px]">{current.label}</span>
+          <span className="text-sm">{current.label}</span>
           <span className="font-bold" style={{ color: glazeColor[current.glaze] }}>
             {showMark(current, data.scale, data.resolution)}
           </span>
@@ -96,6 +96,7 @@ export function FlatRuler({ data }: { data: RulerData }) {
           <>
             <button
               type="button"
+              tabIndex={-1}
               className="key px-0"
               aria-label={`${current.label}: colder`}
               onClick={() => moves.nudge(current, -1)}
@@ -104,6 +105,7 @@ export function FlatRuler({ data }: { data: RulerData }) {
             </button>
             <button
               type="button"
+              tabIndex={-1}
               className="key px-0"
               aria-label={`${current.label}: warmer`}
               onClick={() => moves.nudge(current, 1)}
@@ -114,6 +116,7 @@ export function FlatRuler({ data }: { data: RulerData }) {
         )}
         <button
           type="button"
+          tabIndex={-1}
           className="key border-transparent px-0"
           onClick={() => other(1)}
           aria-label="Next warmer mark"

@@ -47,7 +47,7 @@ export function Lens({ data, lens, length, lying, selected }: Props) {
               {...(lying
                 ? { x: at(value), y: -9, textAnchor: "middle" }
                 : { x: -10, y: at(value) + 4, textAnchor: "end" })}
-              className="text-[12px]"
+              className="text-xs"
               fill="currentColor"
             >
               {label}

@@ -34,14 +34,14 @@ export function Overview({ data, lens, length, lying }: Props) {
         <text
           transform={`translate(27 ${length - along((room.from + room.to) / 2)}) rotate(-90)`}
           textAnchor="middle"
-          className="text-[11px]"
+          className="text-xs"
           fill="var(--slate)"
         >
           room
         </text>
       )}
       {!lying && (
-        <g className="text-[11px]" fill="currentColor">
+        <g className="text-xs" fill="currentColor">
           <text x="0" y={-6}>
             {ends[1]}°
           </text>

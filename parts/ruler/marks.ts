@@ -88,3 +88,11 @@ export const glazeColor: Record<Glaze, string> = {
   slate: "var(--slate)",
   ink: "currentColor",
 };
+
+/** What a mark that can be moved says of itself as a slider. */
+export const slides = (data: RulerData, mark: RulerMark) => ({
+  "aria-valuemin": Number(data.overview[0].toFixed(2)),
+  "aria-valuemax": Number(data.overview[1].toFixed(2)),
+  "aria-valuenow": mark.value,
+  "aria-valuetext": sayMark(mark, data.scale, data.resolution),
+});

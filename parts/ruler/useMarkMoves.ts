@@ -3,6 +3,8 @@ import { refusalOf } from "@/core/model";
 import { celsius, printTemperature } from "@/core/quantity";
 import type { RulerData, RulerMark } from "./marks";
 
+const STEPS: Partial<Record<string, number>> = { ArrowUp: 1, ArrowDown: -1, PageUp: 10, PageDown: -10 };
+
 /** Nearest step of the controller in its own scale. */
 const snap = (value: number, step: number, scale: "C" | "F") => {
   const zero = scale === "C" ? 0 : -32 / 1.8;
@@ -41,21 +43,22 @@ export function useMarkMoves(data: RulerData, valueAt: (event: PointerEvent) => 
     dragging,
     problem,
     nudge: (mark: RulerMark, steps: number) => move(mark, mark.value + steps * data.step, "step"),
-    onKeyDown: (mark: RulerMark) => (event: KeyboardEvent) => {
-      const by: Record<string, number> = {
-        ArrowUp: 1,
-        ArrowRight: 1,
-        ArrowDown: -1,
-        ArrowLeft: -1,
-        PageUp: 10,
-        PageDown: -10,
-      };
-      const steps = by[event.key];
-      if (event.key === "Escape") select(null);
-      if (steps === undefined || !mark.onMove) return;
+    /** Up and down move the mark, left and right go to the next colder and warmer one: the ruler is one stop. */
+    onKeyDown: (mark: RulerMark, other: (by: number, from: Element) => void) => (event: KeyboardEvent) => {
+      const { key } = event;
+      if (key === "Escape") select(null);
+      if (key === "ArrowLeft" || key === "ArrowRight") {
+        event.preventDefault();
+        other(key === "ArrowLeft" ? -1 : 1, event.currentTarget as Element);
+        return;
+      }
+      const steps = STEPS[key];
+      const [low, high] = data.overview;
+      const to = key === "Home" ? low : key === "End" ? high : steps && mark.value + steps * data.step;
+      if (to === undefined || !mark.onMove) return;
       event.preventDefault();
       setSelected(mark.id);
-      move(mark, mark.value + steps * data.step, "step");
+      move(mark, to, "step");
     },
     handlers: (mark: RulerMark) => ({
       onPointerDown: (event: PointerEvent) => {

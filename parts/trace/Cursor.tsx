@@ -63,7 +63,7 @@ export function Cursor(props: Props) {
     const wheel = (event: WheelEvent) => {
       event.preventDefault();
       const rect = element.getBoundingClientRect();
-      const around = view.from + ((event.clientX - rect.left) / width) * span;
+      const around = view.from + ((event.clientX - rect.left) / (rect.width || width)) * span;
       if (Math.abs(event.deltaX) > Math.abs(event.deltaY)) onView(panned(view, (event.deltaX / width) * span, end));
       else onView(zoomed(view, Math.exp(event.deltaY * 0.0015), around, end));
     };

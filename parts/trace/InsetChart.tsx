@@ -16,7 +16,7 @@ const AXIS = 18;
 const LANES = 30;
 
 const MARGIN = { top: TOP, right: RIGHT, bottom: 0, left: 0 };
-const TICK = { fill: "currentColor", fontSize: 11 };
+const TICK = { fill: "currentColor", fontSize: 12 };
 
 interface Props {
   trial: Trial;
@@ -107,7 +107,7 @@ export const InsetChart = memo(function InsetChart({ trial, scale, width, height
             <g key={name} transform={`translate(${LEFT} ${lane * 14})`}>
               <line x1="0" x2={plot} y1="11" y2="11" stroke="currentColor" strokeOpacity="0.3" />
               <path d={spansPath(on, plot)} fill={fill} stroke={color} strokeWidth="0.7" />
-              <text x={plot + 5} y="11" className="text-[11px] font-semibold" fill={color}>
+              <text x={plot + 5} y="11" className="text-[12px] font-semibold" fill={color}>
                 {name}
               </text>
             </g>

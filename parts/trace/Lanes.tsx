@@ -73,7 +73,7 @@ export function Lanes({ heat, cold, alarm, from, width, view, total, left, right
             y={LANE * 2 + 8}
             textAnchor="end"
             fill="var(--color-error)"
-            className="text-[11px] font-semibold"
+            className="text-[12px] font-semibold"
           >
             alarm
           </text>

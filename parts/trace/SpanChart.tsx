@@ -41,7 +41,7 @@ export function SpanChart({ envelope, scale, width, height, startHour, reach, la
   };
   const hours: [number, number] = [from / 3600, to / 3600];
   return (
-    <svg width={width} height={height} role="img" aria-label={label} className="block text-[11px]" fill="currentColor">
+    <svg width={width} height={height} role="img" aria-label={label} className="block text-[12px]" fill="currentColor">
       {axisTicks([bottom, top], 5).map((t) => (
         <g key={t}>
           <line x1={LEFT} x2={right} y1={y(t)} y2={y(t)} stroke="currentColor" strokeOpacity={0.15} />

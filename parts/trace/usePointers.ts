@@ -25,7 +25,11 @@ export function usePointers({ box, width, view, end, onView, onHover, onClick }:
   const began = useRef<{ view: View; x: number; apart: number; moved: boolean } | null>(null);
 
   /** Place along the chart, px. */
-  const along = (event: PointerEvent) => event.clientX - box.current!.getBoundingClientRect().left;
+  const along = (event: PointerEvent) => {
+    const rect = box.current!.getBoundingClientRect();
+    // Drawn larger than it was laid out where text is larger than usual.
+    return ((event.clientX - rect.left) / (rect.width || width)) * width;
+  };
   const timeAt = (x: number, of: View) => of.from + Math.min(1, Math.max(0, x / width)) * (of.to - of.from);
   const fingers = () => {
     const xs = [...down.current.values()];

@@ -90,7 +90,7 @@ export function CardFace({ name, plan, calm, verdicts, scale }: FaceProps) {
         <h3 className="sr-only">Temperatures in both scales</h3>
         <ScaleTable low={low} high={high} />
       </section>
-      <footer className="border-t border-black/40 pt-[0.5mm] text-[0.85em]">
+      <footer className="border-t border-black/40 pt-[0.5mm] text-[1em] print:text-[0.85em]">
         Unplug before you open anything. A steady temperature is no proof of safety.
       </footer>
     </div>
