@@ -79,7 +79,7 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const [kept, setKept] = useState<PinnedTrial | null>(null);
   const ghost = useGhost(live.answer?.trial ?? null, kept?.trial ?? attempt?.before ?? null);
   const [size, setSize] = useTrialSize();
-  const [near, setNear] = useState(false);
+  const [near, setNear] = useState(true);
   const narrow = useNarrow();
   const typing = useTyping();
   const main = useRef<HTMLElement>(null);

@@ -99,6 +99,8 @@ export function FullTrial({ trial, ghost, near }: Props) {
     alarms,
     scale,
     near,
+    arrival: trial.metrics.timeToBand,
+    startsAt: chamber.program.startsAt,
     view: now,
     end,
     judged,

@@ -84,10 +84,10 @@ function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
         <input
           type="checkbox"
           className="accent-base-content h-5 w-5"
-          checked={near}
-          onChange={(e) => onNear(e.target.checked)}
+          checked={!near}
+          onChange={(e) => onNear(!e.target.checked)}
         />
-        near the band
+        whole range
       </label>
       <label>
         <span className="sr-only">Length of the trial</span>

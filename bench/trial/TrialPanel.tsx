@@ -106,6 +106,8 @@ function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near:
             width={width}
             height={h}
             near={near}
+            arrival={trial.metrics.timeToBand}
+            startsAt={of?.chamber.program.startsAt}
             moment={verdicts[0]?.moment ?? null}
             happenings={marks}
             judged={judged}

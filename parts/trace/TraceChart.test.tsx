@@ -41,6 +41,27 @@ describe("the chart of a trial", () => {
     expect(Math.max(...degrees)).toBeLessThanOrEqual(25);
   });
 
+  it("near the band the far room has a lane of its own with its range, and no line in the chart", () => {
+    const { rerender } = render(<TraceChart {...usual} scale="C" near />);
+    expect(screen.getByRole("img", { name: "The room on a scale of its own, from 5\u00a0°C to 5\u00a0°C" })).toBeVisible();
+    expect(screen.getByText("room 5°")).toBeVisible();
+    expect(screen.queryByText("room")).toBeNull();
+    rerender(<TraceChart {...usual} scale="C" near={false} />);
+    expect(screen.getByText("room")).toBeVisible();
+    expect(screen.queryByRole("img", { name: /scale of its own/ })).toBeNull();
+  });
+
+  it("near the band never hides where the product goes: all of it where it never arrives", async () => {
+    const product = (t: number) => new Float32Array(trace.bins).fill(t);
+    const cold = {
+      ...trace,
+      low: { ...trace.low, product: product(9) },
+      high: { ...trace.high, product: product(10) },
+    };
+    const { container } = render(<TraceChart {...usual} trace={cold} scale="C" near />);
+    expect(Math.min(...degreesOf(await written(container, "y")))).toBeLessThanOrEqual(10);
+  });
+
   it("in °F the same room of 5 °C stands at 41", async () => {
     const { container } = render(<TraceChart {...usual} scale="F" />);
     const degrees = degreesOf(await written(container, "y"));

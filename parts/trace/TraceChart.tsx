@@ -10,6 +10,7 @@ import { Cursor, type CursorMoves } from "./Cursor";
 import { EndLabels } from "./EndLabels";
 import { Envelopes, layerLook } from "./Envelopes";
 import { Lanes } from "./Lanes";
+import { ROOM_LANE, RoomLane } from "./RoomLane";
 import { StageMarks } from "./StageMarks";
 import type { View } from "./view";
 
@@ -17,7 +18,7 @@ const LEFT = 40;
 const RIGHT = 76;
 const TOP = 8;
 const AXIS_HEIGHT = 22;
-const LANES = 36;
+const LANES = 40;
 /** Room around the band in the near view, K. */
 const AROUND = 2;
 
@@ -36,8 +37,12 @@ interface Props extends CursorMoves {
   scale: Scale;
   width: number;
   height: number;
-  /** Show only the neighbourhood of the band. */
+  /** Show only the neighbourhood of the band, and of the product once it has arrived there. */
   near: boolean;
+  /** When it arrives, s; null: never, and then all of its way is shown. */
+  arrival?: number | null;
+  /** Local date and time at which the trial begins, or empty where nobody has said. */
+  startsAt?: string;
   /** A moment to point at, s. */
   moment: number | null;
   shown?: readonly Channel[];
@@ -63,6 +68,7 @@ const within = <T extends { from: number; to: number }>(list: readonly T[], view
 /** A trial or a stretch of it: envelopes of lowest and highest, the room, the band, lanes of heat and cold, a ghost. */
 export const TraceChart = memo(function TraceChart(props: Props) {
   const { trace, ghost, startHour, bands, stageNames = NONE, alarms, scale, width, height, near, moment } = props;
+  const { arrival = null, startsAt } = props;
   const { shown = usual, layers = NONE, happenings = NONE, judged = "product", heats = true, cools = true } = props;
   const end = trace.from + trace.bins * trace.width;
   const view = useMemo(() => props.view ?? { from: trace.from, to: end }, [props.view, trace.from, end]);
@@ -70,18 +76,24 @@ export const TraceChart = memo(function TraceChart(props: Props) {
   const seenBands = useMemo(() => within(bands, view), [bands, view]);
   const [bottom, top] = useMemo(() => {
     const ends = seenBands.flatMap((b) => [b.low, b.high]);
-    if (near) return axisOf([Math.min(...ends) - AROUND, Math.max(...ends) + AROUND], scale);
-    const lines = [...shown.flatMap((c) => [trace.low[c], trace.high[c]]), ...layers.flatMap((l) => [l.low, l.high])];
-    const seen: number[] = [...ends];
+    const all = [...shown.flatMap((c) => [trace.low[c], trace.high[c]]), ...layers.flatMap((l) => [l.low, l.high])];
+    const lines = near ? [trace.low.product, trace.high.product] : all;
+    const seen: number[] = near ? [Math.min(...ends) - AROUND, Math.max(...ends) + AROUND] : [...ends];
+    const since = near ? (arrival ?? 0) : 0;
     for (const line of lines)
       for (let i = 0; i < line.length; i++) {
         const at = trace.from + (i + 0.5) * trace.width;
-        if (at >= view.from && at <= view.to && Number.isFinite(line[i])) seen.push(line[i]!);
+        if (at >= Math.max(since, view.from) && at <= view.to && Number.isFinite(line[i])) seen.push(line[i]!);
       }
     return axisOf(seen, scale);
-  }, [near, trace, seenBands, scale, shown, layers, view]);
+  }, [near, arrival, trace, seenBands, scale, shown, layers, view]);
   const domain = useMemo((): [number, number] => [bottom, top], [bottom, top]);
-  const chartHeight = Math.max(60, height - LANES);
+  const out = (t: number) => t < bottom || t > top;
+  // Far from what is shown the room has a lane of its own instead of being cut off at the edge.
+  const apart = near && shown.includes("room") && [...trace.low.room, ...trace.high.room].some((t) => out(show(t)));
+  const lines = apart ? shown.filter((c) => c !== "room") : shown;
+  const lanes = LANES + (apart ? ROOM_LANE : 0);
+  const chartHeight = Math.max(60, height - lanes);
   const plotHeight = chartHeight - TOP - AXIS_HEIGHT;
   const plotWidth = width - LEFT - RIGHT;
   const y = (t: number) =>
@@ -95,11 +107,11 @@ export const TraceChart = memo(function TraceChart(props: Props) {
       ends: [from, to],
       data: [{ hour: from }, { hour: to }],
       ticks: timeTicks(from, to, startHour, plotWidth),
-      say: (hour: number) => timeTick(hour, startHour, to - from),
+      say: (hour: number) => timeTick(hour, startHour, to - from, startsAt),
     };
-  }, [view.from, view.to, startHour, plotWidth]);
+  }, [view.from, view.to, startHour, startsAt, plotWidth]);
   const labels = [
-    ...shown.map((c) => ({
+    ...lines.map((c) => ({
       text: c === "product" ? judged : c === "reading" ? "display" : c,
       at: ends(trace.low[c], trace.high[c]),
       color: c === "product" ? "var(--honey)" : c === "room" ? "var(--slate)" : "currentColor",
@@ -113,7 +125,7 @@ export const TraceChart = memo(function TraceChart(props: Props) {
   );
   const inView = (t: number) => t >= view.from && t <= view.to;
   return (
-    <div className="relative" style={{ width, height: chartHeight + LANES }}>
+    <div className="relative" style={{ width, height: chartHeight + lanes }}>
       <ComposedChart width={width} height={chartHeight} data={hours.data} margin={MARGIN} accessibilityLayer={false}>
         <XAxis
           dataKey="hour"
@@ -139,7 +151,7 @@ export const TraceChart = memo(function TraceChart(props: Props) {
           interval={0}
         />
         <Bands bands={seenBands} alarms={alarmLines} {...{ view, domain, show, moment }} />
-        <Envelopes {...{ trace, ghost, scale, domain, view, shown, layers }} />
+        <Envelopes {...{ trace, ghost, scale, domain, view, layers }} shown={lines} />
       </ComposedChart>
       <svg className="pointer-events-none absolute top-0 left-0" width={width} height={chartHeight} aria-hidden>
         <StageMarks
@@ -174,6 +186,7 @@ export const TraceChart = memo(function TraceChart(props: Props) {
         })}
       </svg>
       <EndLabels left={width - RIGHT + 5} from={TOP - 8} to={chartHeight - AXIS_HEIGHT + 10} labels={labels} />
+      {apart && <RoomLane {...{ trace, view, scale, width }} left={LEFT} right={RIGHT} />}
       <Lanes {...trace} {...{ view, heats, cools }} total={width} left={LEFT} right={RIGHT} />
       <Cursor
         {...{ trace, view, scale, startHour, shown, layers, judged, end: props.end ?? end }}

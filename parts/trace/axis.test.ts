@@ -19,7 +19,7 @@ describe("axes of the trace", () => {
   it("mark midnights over days and clock times within one, thinned so that labels have room", () => {
     expect(timeTicks(0, 48, 18, 160)).toEqual([6, 30]);
     expect(timeTicks(0, 168, 18, 750)).toHaveLength(7);
-    expect(timeTicks(0, 720, 18, 750).length).toBeLessThan(9);
+    expect(timeTicks(0, 720, 18, 750).length).toBeLessThan(11);
     expect(timeTicks(0, 3, 18, 600).map((h) => timeTick(h, 18, 3))).toEqual([
       "18:00",
       "18:30",
@@ -31,7 +31,17 @@ describe("axes of the trace", () => {
     ]);
     expect(timeTick(30, 18, 168)).toBe("day 3");
     for (const span of [0.2, 1, 5, 30, 400, 1440])
-      expect(timeTicks(2, 2 + span, 18, 700).length).toBeLessThanOrEqual(700 / 74 + 1);
+      expect(timeTicks(2, 2 + span, 18, 700).length).toBeLessThanOrEqual(700 / 56 + 1);
+  });
+  it("have three labels at least on a phone, whatever the length", () => {
+    for (const days of [0.25, 0.5, 1, 3, 7, 14, 30])
+      expect([days, timeTicks(0, days * 24, 18, 250).length >= 3]).toEqual([days, true]);
+  });
+  it("name the days by the calendar once it is known when they begin", () => {
+    // 2026-01-31 was a Saturday; the sixth hour after 18:00 is the Sunday.
+    expect(timeTick(6, 18, 168, "2026-01-31T18:00")).toMatch(/Sun.*1|1.*Sun/);
+    expect(timeTick(30, 18, 168, "2026-01-31T18:00")).toMatch(/Mon.*2|2.*Mon/);
+    expect(timeTick(8, 18, 24, "2026-01-31T18:00")).toBe("02:00");
   });
   it("write degrees with a true minus", () => expect(degrees(-5)).toBe("\u22125°"));
 });

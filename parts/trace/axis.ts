@@ -24,9 +24,9 @@ export function axisTicks([low, high]: Pair, count: number): number[] {
 }
 
 /** Distances of ticks in time, h: whole days, and parts of a day that people read off a clock. */
-const timeSteps = [1 / 12, 1 / 6, 0.25, 0.5, 1, 2, 3, 6, 12, 24, 48, 120, 240, 480, 960, 2400] as const;
+const timeSteps = [1 / 12, 1 / 6, 0.25, 0.5, 1, 2, 3, 6, 12, 24, 48, 72, 96, 120, 240, 480, 960, 2400] as const;
 /** Least distance of two ticks, px. */
-const APART = 74;
+const APART = 56;
 
 /** Even clock times within a stretch, thinned so that their labels have room, in hours from the start. */
 export function timeTicks(from: number, to: number, startHour: number, width: number): number[] {
@@ -37,11 +37,19 @@ export function timeTicks(from: number, to: number, startHour: number, width: nu
   return ticks;
 }
 
-/** "day 2" at midnights and over long stretches, the clock time between. */
-export function timeTick(hour: number, startHour: number, span: number): string {
+const dates = new Intl.DateTimeFormat(undefined, { weekday: "short", day: "numeric", timeZone: "UTC" });
+
+/**
+ * At midnights and over long stretches the day, the clock time between. The day is "day 2", or "Sun 1" once it is known
+ * when it begins.
+ * @param startsAt local date and time without a zone, or empty
+ */
+export function timeTick(hour: number, startHour: number, span: number, startsAt = ""): string {
   const clock = hour + startHour;
   const minutes = Math.round((clock % 24) * 60) % 1440;
-  if (minutes === 0 || span > 30 * 24) return `day ${Math.floor(clock / 24 + 1e-6) + 1}`;
+  const day = Math.floor(clock / 24 + 1e-6);
+  if (minutes === 0 || span > 30 * 24)
+    return startsAt ? dates.format(Date.parse(`${startsAt.slice(0, 10)}T00:00Z`) + day * 86_400_000) : `day ${day + 1}`;
   return `${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
 }
 
