@@ -167,8 +167,9 @@ export function Bench({ record: stored, station, onStation }: Props) {
   useHotkeys("t", () => setSize(size === "full" ? "open" : "full"), always);
   useHotkeys("u", () => setPreferences({ scale: scale === "C" ? "F" : "C" }), always);
 
+  // What has not been looked at yet, from here on and then from the beginning.
   const index = stations.indexOf(station);
-  const next = stations[index + 1];
+  const next = [...stations.slice(index + 1), ...stations.slice(0, index)].find((s) => !stored.settled.includes(s));
   const settled = stored.settled.includes(station);
   const chamber = useMemo(() => shown && chamberOf(shown, stageId, unitId), [shown, stageId, unitId]);
   const trial = useShown({ live, effects, kept, trying: attempt?.remedy ?? null }, stageId, unitId);
@@ -207,6 +208,15 @@ export function Bench({ record: stored, station, onStation }: Props) {
                   {stationInfo[station].asks}
                 </h2>
               </div>
+              {station === "settings" && stored.settled.length === 0 && (
+                <p className="max-w-prose">
+                  These numbers follow from what you have said so far; the trial below has tried them. What next: go
+                  along the stations and see whether the rest is as yours is.{" "}
+                  <button type="button" className="key mt-1" onClick={() => go("job")}>
+                    Begin with the job
+                  </button>
+                </p>
+              )}
               <NewDefaults />
               <StagePicker />
               <Drafts of={`${record.id}/${chamber.stage.id}/${chamber.controller.id}`}>
@@ -223,7 +233,7 @@ export function Bench({ record: stored, station, onStation }: Props) {
                 >
                   {next ? `This is right: on to ${stationInfo[next].name}` : "This is right"}
                 </button>
-                {station === "settings" && (
+                {(station === "settings" || !next) && (
                   <Link href={`/card?c=${stored.id}`} className="key">
                     <Printer size={18} aria-hidden /> Print the card for the door
                   </Link>

@@ -45,7 +45,7 @@ for (const [job, box, low, high, happening, edit] of [
     page,
   }) => {
     await build(page, job, box, low, high);
-    await expect(page.getByRole("heading", { level: 2, name: /What is in it/ })).toBeVisible();
+    await expect(page.getByRole("heading", { level: 2, name: /What do you key into/ })).toBeVisible();
     const before = await page.locator("section[aria-label='Trial']").getAttribute("data-trial");
     await page.keyboard.press(edit[0]);
     await fill(page, edit[1], edit[2]);

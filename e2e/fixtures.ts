@@ -49,6 +49,9 @@ export async function makeChamber(page: Page, name: string): Promise<void> {
   await page.goto("/new");
   await page.getByLabel("Name it, if you like").fill(name);
   await page.getByRole("button", { name: "Put it on the shelf and open it" }).click();
+  // It lands at what is to be keyed in; the stations begin with the job.
+  await expect(page.getByRole("heading", { level: 2, name: /What do you key into/ })).toBeVisible();
+  await page.keyboard.press("1");
   await expect(page.getByRole("heading", { level: 2, name: /What is in it/ })).toBeVisible();
   await trialDone(page);
   await stored(page);

@@ -167,9 +167,9 @@ test("one key past path and ruler; the ruler is one stop, with the arrows inside
   expect(await page.evaluate(() => document.activeElement?.closest("aside"))).toBeNull();
 });
 
-test("a chamber that is made begins at what is asked first", async ({ page }) => {
+test("a chamber that is made begins at its answer", async ({ page }) => {
   await page.goto("/new");
   await page.getByRole("button", { name: "Put it on the shelf and open it" }).focus();
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("heading", { level: 2, name: /What is in it/ })).toBeFocused();
+  await expect(page.getByRole("heading", { level: 2, name: /What do you key into/ })).toBeFocused();
 });

@@ -101,7 +101,7 @@ function Questions() {
     if ("problem" in made) setProblem(made.problem);
     else {
       setDraft(null);
-      router.push(`/bench?c=${made.id}&at=job`);
+      router.push(`/bench?c=${made.id}&at=settings`);
     }
   };
   // The bench comes next: its worker is made ready meanwhile.

@@ -2,8 +2,24 @@
 
 import { Download, Upload } from "lucide-react";
 import { useState } from "react";
-import { genericSheets, keyingSteps, parametersOf, plainLabel, readSheet, writeSheet } from "@/core/controller";
-import { refusalOf, unitShape, type Edit, type SettingName, type Unit } from "@/core/model";
+import {
+  displayMomentLabel,
+  genericSheets,
+  keyingSteps,
+  parametersOf,
+  plainLabel,
+  readSheet,
+  writeSheet,
+} from "@/core/controller";
+import {
+  displayMoments,
+  refusalOf,
+  unitShape,
+  type DisplayMoment,
+  type Edit,
+  type SettingName,
+  type Unit,
+} from "@/core/model";
 import { NumberField, plainKind, Select, TextField } from "@/parts/fields";
 import { download, FileKey, Fold } from "@/parts/common";
 import { useActions, useChamber, usePreferences } from "../context";
@@ -35,6 +51,13 @@ export function UnitSheet() {
     return apply(
       [{ section: "unit", field: "labels", id, value: { ...unit.labels, [name]: { ...now, ...part } } }],
       "label",
+    );
+  };
+  const show = (moment: DisplayMoment, word: string) => {
+    const { [moment]: _old, ...rest } = unit.shows;
+    return apply(
+      [{ section: "unit", field: "shows", id, value: word ? { ...rest, [moment]: word } : rest }],
+      "what its display shows",
     );
   };
   const take = async (chosen: File) => {
@@ -101,6 +124,20 @@ export function UnitSheet() {
             ))}
           </ul>
         </section>
+        <Fields
+          title="What its display shows when …"
+          note="Empty: not said. The card, the verdicts and the sentences then use these words beside their own."
+        >
+          {displayMoments.map((moment) => (
+            <TextField
+              key={moment}
+              label={displayMomentLabel[moment]}
+              value={unit.shows[moment] ?? ""}
+              most={12}
+              onCommit={(word) => show(moment, word)}
+            />
+          ))}
+        </Fields>
         <section className="grid gap-2" aria-label="Step by step">
           <h3 className="text-lg">Keying it in, step by step</h3>
           <ol className="max-w-prose list-decimal pl-6">

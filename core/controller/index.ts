@@ -11,3 +11,4 @@ export * from "./unit";
 export * from "./control";
 export * from "./outlet";
 export * from "./settingTable";
+export * from "./displayWords";

@@ -1,5 +1,6 @@
 import type { Settings, Unit } from "../model";
 import { celsius, printDuration, printTemperature, type Scale } from "../quantity";
+import { shownThen } from "./displayWords";
 import { outletsOf, type Plugged } from "./kinds";
 import { alarmsOf, pointsOf } from "./points";
 
@@ -39,7 +40,7 @@ export function sentenceOf(settings: Settings, unit: Unit, plugged: Plugged, sca
   ].filter(Boolean);
   const wait = unit.alarmDelay > 0 ? `, once that has lasted ${printDuration(unit.alarmDelay)}` : "";
   lines.push(
-    `${plugged.heater && plugged.cooler && heat && cold ? "Between the two, both are off. " : ""}${sounds.length ? `The alarm sounds ${sounds.join(", and ")}${wait}.` : "No alarm will sound."}`,
+    `${plugged.heater && plugged.cooler && heat && cold ? "Between the two, both are off. " : ""}${sounds.length ? `The alarm sounds${shownThen(unit, "alarm")} ${sounds.join(", and ")}${wait}.` : "No alarm will sound."}`,
   );
   return lines;
 }

@@ -6,24 +6,29 @@ import { labelOf, outletsOf, parametersOf, plainLabel, unitKindTable, type Plugg
 import { genericUnit } from "./unit";
 
 export const SHEET_FORMAT = "gentle-crock-unit-sheet";
+const SHEET_VERSION = 3;
 
 /** A unit's sheet as a file of its own: temperatures in °C, differences in K, times in s. */
 export const sheetFile = z.strictObject({
   format: z.literal(SHEET_FORMAT),
-  version: z.literal(2),
+  version: z.literal(SHEET_VERSION),
   unit: z.strictObject(unitShape),
 });
 
 /** Sheets of version 1 knew two opposed units as one kind: what is left of such a one is the unit for heat. */
 function liftSheet(raw: { version?: unknown; unit?: unknown }): unknown {
-  if (raw.version !== 1 || typeof raw.unit !== "object" || raw.unit === null) return raw;
+  if (typeof raw.unit !== "object" || raw.unit === null) return raw;
+  // Those of version 2 did not say what the display shows.
+  if (raw.version === 2) return { ...raw, version: SHEET_VERSION, unit: { ...raw.unit, shows: {} } };
+  if (raw.version !== 1) return raw;
   const { ownProbe: _own, labels, ...unit } = raw.unit as Record<string, unknown>;
   const { coldSetpoint: _cold, ...kept } = (labels ?? {}) as Record<string, unknown>;
   const kind = unit.kind === "pair" ? { kind: "cutOut", outlet: "heat" } : {};
-  return { ...raw, version: 2, unit: { ...unit, ...kind, labels: kept } };
+  return { ...raw, version: SHEET_VERSION, unit: { ...unit, ...kind, labels: kept, shows: {} } };
 }
 
-export const writeSheet = (unit: Unit): string => JSON.stringify({ format: SHEET_FORMAT, version: 2, unit }, null, 2);
+export const writeSheet = (unit: Unit): string =>
+  JSON.stringify({ format: SHEET_FORMAT, version: SHEET_VERSION, unit }, null, 2);
 
 /** Reads a sheet's file; says what is wrong with it and where. */
 export function readSheet(text: string): Read<Unit> {

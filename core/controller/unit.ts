@@ -38,6 +38,7 @@ export const genericUnit = (scale: Scale, kind: UnitKind = "twoDifferentials"): 
   pause: "unknown",
   pauseAfter: 10,
   labels: {},
+  shows: {},
 });
 
 /** The unit's resolution as a difference, K. */

@@ -147,7 +147,10 @@ const toFour = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 4, roomR
 /** One step each, from a version to the next. */
 export type LiftSteps = Readonly<Record<number, (raw: RawRecord) => RawRecord>>;
 
-export const chamberSteps: LiftSteps = { 1: toTwo, 2: toThree, 3: toFour };
+/** Version 5: words of a unit's display, chambers that are put by. Nothing of what there was is written otherwise. */
+const toFive = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 5 });
+
+export const chamberSteps: LiftSteps = { 1: toTwo, 2: toThree, 3: toFour, 4: toFive };
 export const preferencesSteps: LiftSteps = {
   1: (raw) => ({ ...raw, schemaVersion: 2, quickTrialDays: 1 }),
   2: (raw) => ({ ...raw, schemaVersion: 3 }),

@@ -49,6 +49,8 @@ export const chamberFieldsOf = (part: typeof sparse) =>
       .string()
       .check(z.trim(), z.minLength(1, "Give it a name."), z.maxLength(60, "Keep the name under 60 letters.")),
     createdAt: z.iso.datetime(),
+    /** Put by: it stands behind the others on the Shelf, and nothing is worked out for it. */
+    archived: z.optional(z.literal(true)),
     /** Stations that the person has looked at and found right. */
     settled: z.array(z.enum(stations)),
     room: part(shapes.room),

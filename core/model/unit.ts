@@ -48,6 +48,10 @@ export const sheetLabel = z.strictObject({
   position: z.int().check(z.minimum(0), z.maximum(99)),
 });
 
+/** Moments at which a display shows something else than a temperature. */
+export const displayMoments = ["probeOpen", "probeShorted", "alarm", "resting"] as const;
+export type DisplayMoment = (typeof displayMoments)[number];
+
 export const unitShape = {
   kind: z.enum(unitKinds),
   /** What a unit with one outlet switches. */
@@ -79,4 +83,6 @@ export const unitShape = {
   pause: z.enum(["unknown", "saves", "drops"]),
   pauseAfter: quantityField(0, 600),
   labels: z.partialRecord(z.enum(settingNames as [string, ...string[]]), sheetLabel),
+  /** What its display shows then, as it stands there. */
+  shows: z.partialRecord(z.enum(displayMoments), z.string().check(z.maxLength(12))),
 };

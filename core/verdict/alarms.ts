@@ -1,4 +1,4 @@
-import { alarmsOf } from "../controller";
+import { alarmsOf, shownThen } from "../controller";
 import { celsius, kelvins, printDuration } from "../quantity";
 import { servingController } from "../trial";
 import type { Case, Remedy, Rule } from "./types";
@@ -77,7 +77,7 @@ export const alarmNagging: Rule = (c) => {
     severity: "warning",
     station: "settings",
     title: "The alarm sounds while nothing is wrong",
-    text: `Once settled the display ${holds ? "moves" : "should move"} between ${at(shown.low)} and ${at(shown.high)}; the alarm sounds for ${printDuration(nagging)} in all. An alarm that nags is soon ignored.`,
+    text: `Once settled the display ${holds ? "moves" : "should move"} between ${at(shown.low)} and ${at(shown.high)}; the alarm sounds${shownThen(c.unit, "alarm")} for ${printDuration(nagging)} in all. An alarm that nags is soon ignored.`,
     moment: shown.highAt,
     remedies: [alarmsAt(c, low, high)],
   };

@@ -1,4 +1,5 @@
 import { AIR, hasFire, hasHeater } from "../chamber";
+import { shownThen } from "../controller";
 import { stageName } from "../program";
 import { atFirst, printDuration, printNumber } from "../quantity";
 import { judgedName, switchesOf, type Cycle, type Metrics, type StageResult } from "../trial";
@@ -21,14 +22,14 @@ function swings({ scale, plan }: Pick<Judgement, "scale" | "plan">, all: readonl
 }
 
 /** Alarms that sound before it has settled, and how long: said, and not excused. */
-const soundsOnTheWay = ({ alarm }: Metrics): string[] =>
+const soundsOnTheWay = ({ alarm }: Metrics, word: string): string[] =>
   (
     [
       ["low", alarm.low - alarm.lowSettled],
       ["high", alarm.high - alarm.highSettled],
     ] as const
   ).flatMap(([side, seconds]) =>
-    seconds < 60 ? [] : [`Before it has settled the ${side} alarm sounds for ${printDuration(seconds)} in all.`],
+    seconds < 60 ? [] : [`Before it has settled the ${side} alarm sounds${word} for ${printDuration(seconds)} in all.`],
   );
 
 /**
@@ -55,7 +56,7 @@ export function whatIsNormal(judgement: Pick<Judgement, "scale" | "plan">, metri
         : cycle("The heater", usualHeat, "door, plug and probe"),
     );
   if (!usualCold && !usualHeat) lines.push("Neither device has anything to do.");
-  lines.push(...soundsOnTheWay(metrics[0]!));
+  lines.push(...soundsOnTheWay(metrics[0]!, shownThen(chamber.controllers[0]!.unit, "alarm")));
   return lines;
 }
 

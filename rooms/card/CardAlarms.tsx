@@ -1,6 +1,7 @@
 import { alarmsOf } from "@/core/controller";
 import { controllerName } from "@/core/program";
 import { celsius, printTemperature } from "@/core/quantity";
+import { displayMoments, type DisplayMoment } from "@/core/model";
 import type { Plan } from "@/core/trial";
 
 /** What to look at when an alarm sounds, unit by unit; of stages, in the first, unless they differ. */
@@ -25,10 +26,13 @@ export function CardAlarms({ plan, lid }: { plan: Plan; lid: boolean }) {
   });
   if (sounding.length === 0)
     return (
-      <p>
-        {chamber.controllers.length > 1 ? "None of these units sounds an alarm" : "This unit sounds no alarm"}: look at
-        it every day.
-      </p>
+      <>
+        <p>
+          {chamber.controllers.length > 1 ? "None of these units sounds an alarm" : "This unit sounds no alarm"}: look
+          at it every day.
+        </p>
+        <DisplayWords chamber={chamber} />
+      </>
     );
   const heats = plan.stages[0]!.controls.some((c) => c.plugged.heater);
   const cools = plan.stages[0]!.controls.some((c) => c.plugged.cooler);
@@ -51,6 +55,28 @@ export function CardAlarms({ plan, lid }: { plan: Plan; lid: boolean }) {
           )}
         </p>
       ))}
+      <DisplayWords chamber={chamber} />
     </>
+  );
+}
+
+const doThen: Record<DisplayMoment, string> = {
+  probeOpen: "the probe is unplugged or broken. Is its plug in, its cable whole? Until then nothing is under control.",
+  probeShorted: "the probe is shorted, most often by water in it. Dry it or put in another one.",
+  alarm: "the alarm sounds: see above.",
+  resting: "the compressor rests before it starts again. Wait; do not switch it off and on.",
+};
+
+/** What the words on the displays mean, as somebody has written them down from the units. */
+function DisplayWords({ chamber }: { chamber: Plan["chamber"] }) {
+  return chamber.controllers.flatMap(({ id, unit }) =>
+    displayMoments
+      .filter((moment) => unit.shows[moment])
+      .map((moment) => (
+        <p key={id + moment}>
+          <strong>“{unit.shows[moment]}”</strong>
+          {chamber.controllers.length > 1 && ` on ${controllerName(chamber, id)}`}: {doThen[moment]}
+        </p>
+      )),
   );
 }
