@@ -89,11 +89,12 @@ test("the keyboard never loses its place", async ({ page }) => {
     expect([what, await focused(page)]).not.toEqual([what, "nothing"]);
   };
   await test.step("on to the next station by its key: the focus is at what is asked there", async () => {
-    await page.getByRole("button", { name: /^This is right: on to Box/ }).focus();
+    // Box and heat have been found right already: what is next is the probe.
+    await page.getByRole("button", { name: "This is right: on to Probe" }).focus();
     await page.keyboard.press("Enter");
-    await expect(page.getByRole("heading", { level: 2, name: /In what box/ })).toBeFocused();
-    await page.keyboard.press("5");
     await expect(page.getByRole("heading", { level: 2, name: /Where does the controller feel/ })).toBeFocused();
+    await page.keyboard.press("2");
+    await expect(page.getByRole("heading", { level: 2, name: /In what box/ })).toBeFocused();
   });
   await test.step("a key that vanishes with its press", async () => {
     await page.keyboard.press("1");

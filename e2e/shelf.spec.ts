@@ -70,3 +70,52 @@ test("among many one looks for a chamber by its words", async ({ page }) => {
   await search.fill("zeppelin");
   await expect(page.getByRole("status").filter({ hasText: "zeppelin" })).toBeVisible();
 });
+
+test("a chamber is put by and taken out again; what was done can be undone after a reload", async ({ page }) => {
+  await page.getByLabel("More about Stockpot bath, duck legs").click();
+  await page.getByRole("button", { name: "Put it by, out of the way" }).click();
+  const list = page.getByRole("list", { name: "Chambers", exact: true });
+  await expect(list.getByRole("heading", { name: "Stockpot bath, duck legs" })).toHaveCount(0);
+  await stored(page);
+  await page.reload();
+  await expect(list.getByRole("heading", { name: "Larder cabinet, rye saison" })).toBeVisible();
+  await expect(list.getByRole("heading", { name: "Stockpot bath, duck legs" })).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo: put by Stockpot bath, duck legs" }).click();
+  await expect(list.getByRole("heading", { name: "Stockpot bath, duck legs" })).toBeVisible();
+  await page.keyboard.press("Control+y");
+  await page.getByText("Put by: one chamber").click();
+  await page.getByRole("button", { name: "Back on the shelf" }).click();
+  await expect(list.getByRole("heading", { name: "Stockpot bath, duck legs" })).toBeVisible();
+  await expect(page.getByText("Put by: one chamber")).toHaveCount(0);
+});
+
+test("chambers are compared: settings, figures and lines on one axis, up to four, by their address", async ({
+  page,
+}) => {
+  await page.getByRole("link", { name: "Compare chambers" }).click();
+  const table = page.getByRole("group", { name: "Settings and figures side by side" });
+  await expect(table.getByRole("columnheader")).toHaveCount(2);
+  await page.getByRole("checkbox", { name: "Larder cabinet, rye saison" }).check();
+  await page.getByRole("checkbox", { name: "Picnic box, black-bean and barley tempeh" }).check();
+  await expect(table.getByRole("columnheader")).toHaveCount(4);
+  await expect(page.getByRole("checkbox", { name: "Stockpot bath, duck legs" })).toBeDisabled();
+  await expect(page.getByRole("img", { name: /^What is judged in 1, .*; 4, .*, on one axis$/ })).toBeVisible();
+  await page.getByRole("checkbox", { name: "Brick smokehouse, trout" }).uncheck();
+  await expect(table.getByRole("columnheader")).toHaveCount(3);
+  const setpoints = await table
+    .getByRole("row", { name: /^Setpoint/ })
+    .getByRole("cell")
+    .allInnerTexts();
+  await page.reload();
+  await expect(table.getByRole("columnheader")).toHaveCount(3);
+  expect(
+    await table
+      .getByRole("row", { name: /^Setpoint/ })
+      .getByRole("cell")
+      .allInnerTexts(),
+  ).toEqual(setpoints);
+  // The same number as at its own bench.
+  await table.getByRole("link", { name: "Larder cabinet, rye saison" }).click();
+  const own = await page.getByRole("textbox", { name: "Setpoint", exact: true }).inputValue();
+  expect(setpoints.join(" ")).toContain(own);
+});

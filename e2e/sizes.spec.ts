@@ -5,6 +5,7 @@ const screens: [name: string, path: string][] = [
   ["shelf", "/"],
   ["new chamber", "/new"],
   ["preferences", "/preferences"],
+  ["compare", "/compare"],
   ["card", "/card?c=demo-larder-cabinet"],
   ...["job", "box", "heat", "probe", "settings"].map((s): [string, string] => [
     s,

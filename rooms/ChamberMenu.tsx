@@ -3,7 +3,7 @@
 import { useState } from "react";
 import type { ChamberRecord } from "@/core/model";
 import { download, Menu, menuItem } from "@/parts/common";
-import { duplicateChamber } from "@/workshop";
+import { duplicateChamber, putBy } from "@/workshop";
 import { pool, whyLost } from "@/workers";
 
 /** A name as part of a file's: plain letters, whatever it is written in. */
@@ -44,6 +44,9 @@ export function ChamberMenu({ record, onRename }: { record: ChamberRecord; onRen
       </button>
       <button type="button" className={menuItem} onClick={() => void toFile()}>
         Put it into a file
+      </button>
+      <button type="button" className={menuItem} onClick={() => putBy(record.id, true)}>
+        Put it by, out of the way
       </button>
     </Menu>
   );

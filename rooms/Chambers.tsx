@@ -1,6 +1,6 @@
 "use client";
 
-import { Plus, Search } from "lucide-react";
+import { Columns2, Plus, Search } from "lucide-react";
 import Link from "next/link";
 import { useMemo, useState, type ReactNode } from "react";
 import { nextStation, stationInfo, VerdictTitle } from "@/bench";
@@ -13,6 +13,7 @@ import { useWorkshop } from "@/workshop";
 import type { TrialAnswer } from "@/workers";
 import { backupWords, changedSince, useLastBackup } from "./KeepingNote";
 import { ChamberMenu } from "./ChamberMenu";
+import { PutBy } from "./PutBy";
 import { RemoveChamber } from "./RemoveChamber";
 import { ShelfName } from "./ShelfName";
 import { isMeant, shelfOrder } from "./shelfOrder";
@@ -30,7 +31,9 @@ const METRE = 190;
 const MANY = 9;
 
 /** Every chamber as a drawing to scale, with its worst verdict and the next thing to do: what hurts most first. */
-export function Chambers({ chambers }: { chambers: readonly ChamberRecord[] }) {
+export function Chambers({ chambers: all }: { chambers: readonly ChamberRecord[] }) {
+  const chambers = useMemo(() => all.filter((r) => !r.archived), [all]);
+  const by = all.filter((r) => r.archived);
   const { records, preferences } = useWorkshop();
   const backup = useLastBackup();
   const changed = changedSince(records, backup?.at ?? null);
@@ -95,12 +98,12 @@ export function Chambers({ chambers }: { chambers: readonly ChamberRecord[] }) {
           />
         </label>
       )}
-      {found.length === 0 && (
+      {found.length === 0 && sought && (
         <p role="status" className="mt-6 text-lg">
           No chamber here is called or holds &ldquo;{sought}&rdquo;.
         </p>
       )}
-      {own.length > 0 && row(own, demo.length > 0 ? "Your chambers" : "Chambers", place)}
+      {(own.length > 0 || chambers.length === 0) && row(own, demo.length > 0 ? "Your chambers" : "Chambers", place)}
       {demo.length > 0 && (
         <>
           {own.length > 0 && <h2 className="mt-10 text-xl">Hollin Mill</h2>}
@@ -111,6 +114,14 @@ export function Chambers({ chambers }: { chambers: readonly ChamberRecord[] }) {
           </p>
         </>
       )}
+      {chambers.length > 1 && (
+        <p className="mt-6">
+          <Link href="/compare" className="key">
+            <Columns2 size={18} aria-hidden /> Compare chambers
+          </Link>
+        </p>
+      )}
+      {by.length > 0 && <PutBy chambers={by} />}
       {changed > 0 && backup && (
         <p className="quiet mt-10">
           {backupWords(backup.at, changed)}{" "}

@@ -16,6 +16,7 @@ import {
 import { nextOn, remember, travelled, type RecordDiff, type Step } from "./history";
 import { askToKeep } from "./keeping";
 import { lookForLoss, markKept } from "./kept";
+import { keepHistory, recallHistory } from "./session";
 import { firstPreferences } from "./preferences";
 import { dropQuarantined, readAll, readOne, writeMany } from "./storage";
 import { useWorkshop, type SaveState, type WorkshopState } from "./state";
@@ -103,6 +104,8 @@ export async function openWorkshop(): Promise<void> {
       preferences: stored?.kind === "preferences" ? stored : firstPreferences(navigator.language, now()),
       status: "open",
     });
+    set(recallHistory());
+    window.addEventListener("pagehide", () => keepHistory(get()));
     line = openLine((word) => {
       if (word.say === "here") line?.tell({ say: "here too" });
       if (word.say === "here" || word.say === "here too") set({ company: true });
@@ -220,6 +223,15 @@ export function duplicateChamber(id: string): string | null {
   return copy;
 }
 
+/** Puts a chamber by, behind the others, or takes it out again. */
+export function putBy(id: string, by: boolean): void {
+  const before = chamberById(id);
+  if (!before || Boolean(before.archived) === by) return;
+  const { archived: _was, ...rest } = before;
+  const after = { ...rest, ...(by ? { archived: true as const } : {}), updatedAt: now() };
+  commit(`${by ? "put by" : "take out"} ${before.name}`, [{ id, before, after }]);
+}
+
 /** Marks a station as looked at and found right, or takes the mark away. */
 export function settle(id: string, station: Station, settled: boolean): void {
   const before = chamberById(id);
@@ -314,10 +326,10 @@ function travel(from: "past" | "future"): string | null {
   return step.label;
 }
 
-/** The person has read why the last undo could not be done. */
 /** Says at the top of the page what could not be done, where nothing else would. */
 export const sayRefused = (why: Problem): void => set({ refused: sayProblem(why) });
 
+/** The person has read it. */
 export const dropRefused = (): void => set({ refused: null });
 
 /** Takes the last step back, at a desk the last one on its record; returns its label. */

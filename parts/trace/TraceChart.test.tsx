@@ -43,7 +43,9 @@ describe("the chart of a trial", () => {
 
   it("near the band the far room has a lane of its own with its range, and no line in the chart", () => {
     const { rerender } = render(<TraceChart {...usual} scale="C" near />);
-    expect(screen.getByRole("img", { name: "The room on a scale of its own, from 5\u00a0°C to 5\u00a0°C" })).toBeVisible();
+    expect(
+      screen.getByRole("img", { name: "The room on a scale of its own, from 5\u00a0°C to 5\u00a0°C" }),
+    ).toBeVisible();
     expect(screen.getByText("room 5°")).toBeVisible();
     expect(screen.queryByText("room")).toBeNull();
     rerender(<TraceChart {...usual} scale="C" near={false} />);

@@ -8,3 +8,5 @@ export const InsetChart = dynamic(() => import("./InsetChart").then((m) => m.Ins
 export const SpanChart = dynamic(() => import("./SpanChart").then((m) => m.SpanChart), { ssr: false });
 export { sayTrial } from "./say";
 export * from "./view";
+export const CompareChart = dynamic(() => import("./CompareChart").then((m) => m.CompareChart), { ssr: false });
+export { dashOf } from "./dashes";
