@@ -1,5 +1,5 @@
 import { hollinMill } from "@/demo";
-import { remember, travelled, type History } from "./history";
+import { nextOn, remember, travelled, type History } from "./history";
 
 const record = hollinMill()[0]!;
 const step = (name: string, at: number, merge?: string) => ({
@@ -24,6 +24,16 @@ describe("history", () => {
 
   it("drops what was undone once something new is done", () => {
     expect(remember({ past: [], future: [step("x", 0)] }, step("y", 1)).future).toEqual([]);
+  });
+});
+
+describe("at the desk of a chamber", () => {
+  const made = { label: "new", at: 0, changes: [{ id: record.id, before: null, after: record }] };
+  it("undo does not take the chamber itself away; on the Shelf it does", () => {
+    expect(nextOn([made], record.id)).toBeNull();
+    expect(nextOn([made], null)).toBe(made);
+    const edit = step("edit", 1);
+    expect(nextOn([made, edit], record.id)).toBe(edit);
   });
 });
 

@@ -30,12 +30,14 @@ const idsOf = (step: Step) => step.changes.map((c) => c.id);
 
 /**
  * The step that is the next to be taken back or done again: at one desk the last that touches its record, elsewhere the
- * last of all. Null where a later step on another of its records stands before it.
+ * last of all. Null where a later step on another of its records stands before it, and where it would take the record
+ * itself from under the desk: a chamber is made and removed on the Shelf.
  */
 export function nextOn(steps: readonly Step[], desk: string | null): Step | null {
   const at = desk === null ? steps.length - 1 : steps.findLastIndex((step) => touches(step, [desk]));
   const step = steps[at];
-  return step && !steps.slice(at + 1).some((later) => touches(later, idsOf(step))) ? step : null;
+  const ends = desk !== null && step?.changes.some((c) => c.id === desk && (c.before === null || c.after === null));
+  return step && !ends && !steps.slice(at + 1).some((later) => touches(later, idsOf(step))) ? step : null;
 }
 
 const LONGEST = 200;
