@@ -1,6 +1,7 @@
 "use client";
 
 import { storedValue, type Address, type Edit } from "@/core/model";
+import { termOf } from "@/parts/common/glossary";
 import { NumberField, type FieldKind } from "@/parts/fields";
 import { useActions, useChamber } from "./context";
 
@@ -32,6 +33,7 @@ export function ValueField({ at, label, kind, value, hint }: Props) {
           : hint
       }
       estimate={!stored}
+      term={termOf[`${at.section}.${at.field}`]}
       onCommit={commit}
       onReset={
         stored ? () => apply([{ ...at, value: undefined } as Edit], `${label.toLowerCase()} default`) : undefined

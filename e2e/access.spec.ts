@@ -13,21 +13,29 @@ const screens: [name: string, path: string][] = [
   ]),
 ];
 
-for (const [name, path] of screens)
-  test(`no accessibility violation, light and dark: ${name}`, async ({ page }) => {
+for (const [part, of] of [
+  ["rooms", screens.filter(([, path]) => !path.startsWith("/bench"))],
+  ["stations", screens.filter(([, path]) => path.startsWith("/bench"))],
+] as const)
+  test(`no accessibility violation, light and dark: ${part}`, async ({ page }) => {
     await openDemo(page);
-    await page.goto(path);
-    if (path.startsWith("/bench")) await trialDone(page);
-    else await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
-    await page.waitForLoadState("networkidle");
-    for (const colorScheme of ["light", "dark"] as const) {
-      await page.emulateMedia({ colorScheme });
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      const said = violations.map(
-        (v) => `${colorScheme}, ${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`,
-      );
-      expect(said).toEqual([]);
-    }
+    for (const [name, path] of of)
+      await test.step(name, async () => {
+        await page.goto(path);
+        if (path.startsWith("/bench")) await trialDone(page);
+        else await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+        await page.waitForLoadState("networkidle");
+        for (const colorScheme of ["light", "dark"] as const) {
+          await page.emulateMedia({ colorScheme });
+          // In the other theme nothing but the colours is another.
+          const axe = new AxeBuilder({ page });
+          const { violations } = await (colorScheme === "light" ? axe : axe.withRules("color-contrast")).analyze();
+          const said = violations.map(
+            (v) => `${name}, ${colorScheme}, ${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`,
+          );
+          expect(said).toEqual([]);
+        }
+      });
   });
 
 test("no accessibility violation: the full trial, the shortcuts, the empty shelf", async ({ page }) => {

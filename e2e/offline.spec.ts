@@ -115,7 +115,7 @@ test("every page works without the server after the first visit, reloads and edi
     ["/new", "1. What is in it?"],
     ["/card?c=demo-larder-cabinet", "Card for the door"],
     ["/preferences", "Backup"],
-    ["/reference", "Reference: a door for scripts"],
+    ["/reference", "Reference"],
   ] as const) {
     await page.goto(path);
     await expect(page.getByRole("heading", { name: words }).first()).toBeVisible();

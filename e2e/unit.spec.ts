@@ -38,12 +38,20 @@ test("a unit's sheet is filled in once, and sentence, fields and card read in it
     .setInputFiles({ name: "mine.json", mimeType: "application/json", buffer: readFileSync(path) });
   await expect(page.getByRole("textbox", { name: "Goal", exact: true })).toHaveValue("19.5");
 
+  for (const [moment, word] of [
+    ["The probe is unplugged or broken", "E1"],
+    ["An alarm sounds", "AH"],
+  ] as const) {
+    await fill(page, moment, word);
+  }
+  await expect(page.getByText("The alarm sounds (its display shows “AH”)").first()).toBeVisible();
   await trialDone(page);
   await page.getByRole("link", { name: "Print the card for the door" }).click();
   const card = page.locator("article[data-ready='true']");
   await expect(card).toContainText("3. Goal (setpoint)");
   await expect(card).toContainText("Enter: both arrows together");
   await expect(card).toContainText("drops what you have changed");
+  await expect(card).toContainText("“E1”: the probe is unplugged or broken");
 });
 
 test("numbers that stand in a unit are read back, questioned with the reason, and taken over only when asked", async ({

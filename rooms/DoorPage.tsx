@@ -1,4 +1,5 @@
 import { callWords, calls, examples } from "@/door";
+import { glossary } from "@/parts/common/glossary";
 import { RoomHead } from "./RoomHead";
 import { WorkedCall } from "./WorkedCall";
 
@@ -6,14 +7,28 @@ import { WorkedCall } from "./WorkedCall";
 export function DoorPage() {
   return (
     <>
-      <RoomHead title="Reference: a door for scripts" />
+      <RoomHead title="Reference" />
       <main className="mx-auto grid max-w-4xl gap-6 px-4 py-6 md:px-8">
+        <section className="grid gap-2" id="words">
+          <h2 className="text-2xl">Words</h2>
+          <dl className="grid gap-x-8 md:grid-cols-2">
+            {Object.values(glossary)
+              .toSorted(([a], [b]) => a.localeCompare(b))
+              .map(([word, meaning]) => (
+                <div key={word} className="rule-line border-b py-1">
+                  <dt className="font-semibold">{word}</dt>
+                  <dd>{meaning}</dd>
+                </div>
+              ))}
+          </dl>
+        </section>
+        <h2 className="mt-4 text-2xl">A door for scripts</h2>
         <p className="max-w-prose text-lg">
           What the bench computes can be asked over HTTP from the machine that this application runs on. It keeps
           nothing: a chamber goes in, an answer comes out, the data stay with you.
         </p>
         <section className="grid gap-2">
-          <h2 className="text-2xl">The calls</h2>
+          <h3 className="text-xl">The calls</h3>
           <dl className="grid gap-1">
             {calls.map((call) => (
               <div key={call} className="rule-line grid gap-x-4 border-b py-1 sm:grid-cols-[16rem_1fr]">
@@ -36,7 +51,7 @@ export function DoorPage() {
           </p>
         </section>
         <section className="grid gap-4">
-          <h2 className="text-2xl">Worked calls</h2>
+          <h3 className="text-xl">Worked calls</h3>
           {examples.map((example) => (
             <WorkedCall key={example.title} {...example} />
           ))}

@@ -5,7 +5,7 @@ import { useEffect, useMemo, useState } from "react";
 import * as z from "zod/mini";
 import { boxes, cabinetDefaults, describe, isRound, jobEdits, jobs, newChamber, tryEdits } from "@/core/chamber";
 import { cabinetKinds, type CabinetKind, type Edit } from "@/core/model";
-import { celsius, measures } from "@/core/quantity";
+import { celsius, fromScale, inDegrees, inScale, measures, type Scale } from "@/core/quantity";
 import { CabinetDrawing } from "@/parts/cabinet";
 import { Choice, Drafts, measureKind, NumberField, temperatureKind, useDraft } from "@/parts/fields";
 import { addChamber, useWorkshop } from "@/workshop";
@@ -24,13 +24,26 @@ interface Answers {
 
 const jobOf = (id: string) => jobs.find((j) => j.id === id)!;
 
-const editsOf = (a: Answers): Edit[] => [
-  ...jobEdits(jobOf(a.job), a.box),
+const editsOf = (a: Answers, scale: Scale): Edit[] => [
+  ...wholeDegrees(jobEdits(jobOf(a.job), a.box), scale),
   ...(a.height === undefined ? [] : [{ section: "cabinet", field: "height", value: a.height } as const]),
   ...(a.width === undefined ? [] : [{ section: "cabinet", field: "width", value: a.width } as const]),
   { section: "room", field: "low", value: celsius(a.low) },
   { section: "room", field: "high", value: celsius(a.high) },
 ];
+
+/** Where people think in °F what a chamber begins with are whole degrees of it; what was typed stays as it is. */
+const wholeDegrees = (edits: readonly Edit[], scale: Scale): Edit[] =>
+  edits.map((e) => {
+    const { value } = e;
+    const temperature =
+      (e.section === "stage" && ["low", "high", "target"].includes(e.field)) ||
+      (e.section === "vessel" && e.field === "startTemperature") ||
+      (e.section === "settings" && ["setpoint", "lowLimit", "highLimit"].includes(e.field));
+    return scale === "F" && temperature && typeof value === "number"
+      ? ({ ...e, value: fromScale(Math.round(inScale(celsius(value), "F")), "F") } as Edit)
+      : e;
+  });
 
 const fresh = () => newChamber("new", "New", "2026-01-01T00:00:00.000Z");
 
@@ -38,6 +51,12 @@ interface Draft {
   answers: Answers;
   name: string;
 }
+
+/** 12 to 22 °C, or 54 to 72 °F. */
+const usualRoom: Record<Scale, { low: number; high: number }> = {
+  C: { low: 12, high: 22 },
+  F: { low: fromScale(54, "F"), high: fromScale(72, "F") },
+};
 
 const draftShape = z.object({
   name: z.string().check(z.maxLength(60)),
@@ -52,11 +71,11 @@ const draftShape = z.object({
 });
 
 /** What was answered so far; nothing yet, or something that is none: as every new chamber begins. */
-function answered(draft: string | null): Draft {
+function answered(draft: string | null, scale: Scale): Draft {
   try {
     return draftShape.parse(JSON.parse(draft ?? ""));
   } catch {
-    return { answers: { job: "ale", box: "upright", low: 12, high: 22 }, name: "" };
+    return { answers: { job: "ale", box: "upright", ...usualRoom[scale] }, name: "" };
   }
 }
 
@@ -73,17 +92,17 @@ function Questions() {
   const { scale, system } = preferences;
   // What was answered survives a reload until the chamber stands on the shelf.
   const { draft, set: setDraft } = useDraft("answers");
-  const { answers, name } = useMemo(() => answered(draft), [draft]);
+  const { answers, name } = useMemo(() => answered(draft, scale), [draft, scale]);
   const keep = (next: Partial<Draft>) => setDraft(JSON.stringify({ answers, name, ...next }));
   const setAnswers = (change: (a: Answers) => Answers) => keep({ answers: change(answers) });
   const setName = (next: string) => keep({ name: next });
   const [allBoxes, setAllBoxes] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
 
-  const tried = useMemo(() => tryEdits(fresh(), editsOf(answers)), [answers]);
+  const tried = useMemo(() => tryEdits(fresh(), editsOf(answers, scale)), [answers, scale]);
   const set = (field: "height" | "width" | "low" | "high") => (value: number) => {
     const next = { ...answers, [field]: value };
-    const result = tryEdits(fresh(), editsOf(next));
+    const result = tryEdits(fresh(), editsOf(next, scale));
     if (!result.ok) return result.why;
     setAnswers(() => next);
     return null;
@@ -97,7 +116,7 @@ function Questions() {
   const create = () => {
     // A unit bought where people think in °F shows °F.
     const unit: Edit[] = scale === "F" ? [{ section: "unit", field: "scale", value: "F" }] : [];
-    const made = addChamber(name || suggested, [...editsOf(answers), ...unit], answers.job);
+    const made = addChamber(name || suggested, [...editsOf(answers, scale), ...unit], answers.job);
     if ("problem" in made) setProblem(made.problem);
     else {
       setDraft(null);
@@ -123,7 +142,7 @@ function Questions() {
             <Choice
               label="Product"
               value={answers.job}
-              options={jobs.map((j) => ({ value: j.id, label: j.label, note: j.note }))}
+              options={jobs.map((j) => ({ value: j.id, label: j.label, note: inDegrees(j.note, scale) }))}
               onChoose={(id) => setAnswers(({ low, high }) => ({ job: id, box: jobOf(id).boxes[0]!, low, high }))}
             />
           </section>
@@ -140,7 +159,7 @@ function Questions() {
                 Show every kind of box
               </button>
             )}
-            <p className="quiet max-w-prose">{boxes[answers.box].trade} Measured outside:</p>
+            <p className="quiet max-w-prose">{inDegrees(boxes[answers.box].trade, scale)} Measured outside:</p>
             <div className="grid grid-cols-[repeat(auto-fill,minmax(min(13rem,100%),1fr))] gap-x-6">
               <NumberField
                 key={`h${answers.box}`}

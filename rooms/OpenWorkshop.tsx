@@ -4,6 +4,7 @@ import dynamic from "next/dynamic";
 import { useEffect, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { FocusKeeper, showShortcuts, singleKey, useShortcutList } from "@/parts/common";
+import { clockOf, writeClock } from "@/core/quantity";
 import { openWorkshop, redo, undo, useWorkshop } from "@/workshop";
 import { NewerNotice } from "./NewerNotice";
 import { Notices } from "./Notices";
@@ -23,6 +24,7 @@ export function OpenWorkshop() {
   const [said, setSaid] = useState("");
 
   useEffect(() => {
+    writeClock(clockOf(navigator.language));
     void openWorkshop();
     void keepOffline();
   }, []);

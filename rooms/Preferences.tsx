@@ -104,7 +104,7 @@ export function Preferences() {
           <p className="max-w-prose">
             What the bench computes can be asked over HTTP too.{" "}
             <Link href="/reference" className="underline">
-              Reference: a door for scripts
+              Reference: words of the trade, a door for scripts
             </Link>
           </p>
         </section>

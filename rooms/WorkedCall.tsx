@@ -46,7 +46,7 @@ export function WorkedCall({ call, title, body, look }: Example) {
     );
   return (
     <article className="grid gap-2" aria-label={title}>
-      <h3 className="text-lg">{title}</h3>
+      <h4 className="text-lg">{title}</h4>
       <pre className="bg-base-200 p-3 text-sm break-all whitespace-pre-wrap">{command}</pre>
       <div className="flex flex-wrap items-center gap-2">
         <button type="button" className="key" onClick={() => void copy()}>

@@ -13,7 +13,7 @@ import {
   vesselSize,
 } from "@/core/chamber";
 import { cabinetAges, cabinetKinds, type CabinetAge, type CabinetKind, type Chamber, type Edit } from "@/core/model";
-import { measures, printMeasure, printNumber } from "@/core/quantity";
+import { inDegrees, measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { CabinetDrawing } from "@/parts/cabinet";
 import { Cautions } from "@/parts/common";
@@ -72,7 +72,7 @@ export function BoxStation() {
             label="Kind of box"
             value={cabinet.kind}
             options={cabinetKinds.map((kind) => ({ value: kind, label: boxes[kind].label }))}
-            hint={boxes[cabinet.kind].trade}
+            hint={inDegrees(boxes[cabinet.kind].trade, preferences.scale)}
             onChoose={(kind: CabinetKind) =>
               apply([...ofTheKind(chamber), { section: "cabinet", field: "kind", value: kind }], "kind of box")
             }

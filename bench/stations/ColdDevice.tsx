@@ -3,7 +3,7 @@
 import { coldAvailable, coldNeeded, coolerChoice, coolerLabels, coolersFor, cools, MELTING_HEAT } from "@/core/chamber";
 import type { CoolerKind, PlacedCooler } from "@/core/model";
 import { peakHeatOfAll } from "@/core/product";
-import { measures, printDuration, printMeasure, printTemperature } from "@/core/quantity";
+import { inDegrees, measures, printDuration, printMeasure, printTemperature } from "@/core/quantity";
 import {
   Choice,
   differenceKind,
@@ -61,7 +61,7 @@ export function ColdDevice({ cooler }: { cooler: PlacedCooler }) {
               label="Cooling power"
               kind={plainKind("W", 5)}
               value={cooler.power}
-              hint="Rated at −23 °C evaporator, 25 °C room. 0 W: there is none."
+              hint={inDegrees("Rated at {-23} {°} evaporator, {25} {°} room. 0 W: there is none.", scale)}
             />
           </Fields>
           <section className="grid gap-1">

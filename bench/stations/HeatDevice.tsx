@@ -3,7 +3,7 @@
 import { heaterBodies, heaterPower, heatersFor, heaterSizes, heatNeeded } from "@/core/chamber";
 import { fuelHours, fuelPerHour } from "@/core/device";
 import type { HeaterKind, PlacedHeater } from "@/core/model";
-import { measures, printMeasure, printNumber, printTemperature } from "@/core/quantity";
+import { inDegrees, measures, printMeasure, printNumber, printTemperature } from "@/core/quantity";
 import { Choice, hoursKind, measureKind, percentKind, plainKind, temperatureKind } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
@@ -43,7 +43,7 @@ export function HeatDevice({ heater }: { heater: PlacedHeater }) {
         }
       />
       <p className="quiet -mt-3 max-w-prose">
-        {body.note}
+        {inDegrees(body.note, scale)}
         {body.light && " Light falls on what stands near it."}
       </p>
       {heater.kind !== "none" && (

@@ -5,7 +5,7 @@ import { addProbe, removeProbe, seatProbe } from "@/core/chamber";
 import { probePlaces, type PlacedProbe } from "@/core/model";
 import { controllerName } from "@/core/program";
 import { offsetFor, placeLabel, placements, probeMove } from "@/core/probe";
-import { printDifference } from "@/core/quantity";
+import { kelvins, printDifference } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { CabinetDrawing } from "@/parts/cabinet";
 import { Cautions, Fold } from "@/parts/common";
@@ -46,7 +46,7 @@ export function ProbeStation() {
       </div>
       <Fields
         title="How true it is"
-        note={`Ice water is 0 °C (32 °F): what the display shows there above it is the error. The offset to key in is true minus shown: ${printDifference(offsetFor(probe), scale, 0.1, true)}. A difference between top and bottom of the box is no error of the probe: leave it out of the offset.`}
+        note={`Ice water is ${scale === "C" ? "0\u00a0°C" : "32\u00a0°F"}: what the display shows there above it is the error. The offset to key in is true minus shown: ${printDifference(offsetFor(probe), scale, 0.1, true)}. A difference between top and bottom of the box is no error of the probe: leave it out of the offset.`}
       >
         <ValueField
           at={{ section: "probe", field: "error", id }}
@@ -93,7 +93,7 @@ export function ProbeStation() {
             label="Step of the sensor"
             kind={differenceKind(scale, 0.01)}
             value={probe.step}
-            hint="0.06 °C for a 12-bit digital one; 0: none."
+            hint={`${printDifference(kelvins(0.0625), scale, 0.01)} for a 12-bit digital one; 0: none.`}
           />
         </Fields>
       </Fold>

@@ -68,7 +68,7 @@ export const boxes: Record<CabinetKind, Box> = {
   },
   wine: {
     label: "Wine or curing cabinet",
-    trade: "Made to hold 5 to 18 °C quietly; little cold in reserve.",
+    trade: "Made to hold {5} to {18} {°} quietly; little cold in reserve.",
     cabinet: walls(0.85, 0.5, 0.57, 0.04, 0.024),
     heater: "mat",
     cooler: "compressor",
@@ -77,7 +77,7 @@ export const boxes: Record<CabinetKind, Box> = {
   },
   foam: {
     label: "Foam box in a tote",
-    trade: "A few boards and a small lamp hold 31 °C; it cannot cool.",
+    trade: "A few boards and a small lamp hold {31} {°}; it cannot cool.",
     cabinet: walls(0.35, 0.55, 0.4, 0.025, 0.037),
     heater: "bulb",
     cooler: "none",

@@ -37,7 +37,7 @@ export const heaterBodies: Record<HeaterKind, Body> = {
     0,
     "Stays warm for some minutes after it is cut.",
   ),
-  lamp: body("Ceramic lamp", 100, 1.2, 0.8, 0, "No light. Its face passes 200 °C: two fixings, a guard."),
+  lamp: body("Ceramic lamp", 100, 1.2, 0.8, 0, "No light. Its face passes {200} {°}: two fixings, a guard."),
   bulb: {
     ...body("Light bulb", 40, 0.35, 0.25, 0, "Quick and cheap. Light spoils beer and dries a culture: shade it."),
     light: true,

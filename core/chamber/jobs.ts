@@ -6,6 +6,7 @@ import { celsius, kelvins } from "../quantity";
 export interface Job {
   id: string;
   label: string;
+  /** Temperatures in it are °C in braces (`inDegrees`). */
   note: string;
   /** Boxes that it is usually done in, the most usual first. */
   boxes: readonly CabinetKind[];
@@ -73,13 +74,13 @@ const beer = (kind: ProductKind, note: string): Job => ({
  * changed on the bench.
  */
 export const jobs: readonly Job[] = [
-  beer("ale", "17 to 22 °C, with its own heat"),
-  beer("lager", "8 to 13 °C, with its own heat"),
-  beer("farmhouse", "20 to 29 °C, with its own heat"),
+  beer("ale", "{17} to {22} {°}, with its own heat"),
+  beer("lager", "{8} to {13} {°}, with its own heat"),
+  beer("farmhouse", "{20} to {29} {°}, with its own heat"),
   {
     id: "tempeh",
     label: "Tempeh",
-    note: "30 to 32 °C; after half a day it heats itself",
+    note: "{30} to {32} {°}; after half a day it heats itself",
     boxes: ["foam", "underCounter", "upright"],
     edits: [...band(30, 33), ...load("tray", "beans", "none", 0.0018), start(30), mould(18), heatOnly],
     // Half as much, air on all sides of it, vents for its own heat, and half a degree: found by trying.
@@ -99,7 +100,7 @@ export const jobs: readonly Job[] = [
   {
     id: "honey",
     label: "Honey, warmed",
-    note: "40 to 45 °C for days, never above 50",
+    note: "{40} to {45} {°} for days, never above {50} {°}",
     boxes: ["warmBox", "upright", "foam"],
     edits: [...band(40, 45), ...load("pail", "setHoney", "plastic", 0.019, 3), start(16), heatOnly],
     inBox: {
@@ -118,7 +119,7 @@ export const jobs: readonly Job[] = [
   {
     id: "bath",
     label: "Cooking in a water bath",
-    note: "55 to 65 °C, held for hours",
+    note: "{55} to {65} {°}, held for hours",
     boxes: ["crock"],
     edits: [...band(59, 61), ...load("piece", "meat", "none", 0.00038), start(5), heatOnly],
     inBox: { crock: circulator },
@@ -126,7 +127,7 @@ export const jobs: readonly Job[] = [
   {
     id: "mash",
     label: "Mash",
-    note: "62 to 72 °C for an hour or two",
+    note: "{62} to {72} {°} for an hour or two",
     boxes: ["kettle"],
     edits: [...band(64, 66), ...load("pot", "water", "steel", 0.027), start(18), heatOnly],
     inBox: { kettle: kettleSettings },
@@ -134,7 +135,7 @@ export const jobs: readonly Job[] = [
   {
     id: "smoke",
     label: "Hot smoking",
-    note: "70 to 125 °C in the air around it",
+    note: "{70} to {125} {°} in the air around it",
     boxes: ["drum", "brick"],
     edits: [
       ...band(110, 125),
@@ -149,7 +150,7 @@ export const jobs: readonly Job[] = [
   {
     id: "cure",
     label: "Dry curing",
-    note: "10 to 14 °C for weeks",
+    note: "{10} to {14} {°} for weeks",
     boxes: ["wine", "upright", "underCounter"],
     edits: [
       ...band(10, 14),
@@ -163,7 +164,7 @@ export const jobs: readonly Job[] = [
   {
     id: "serve",
     label: "Storing and serving",
-    note: "3 to 6 °C, filled warm",
+    note: "{3} to {6} {°}, filled warm",
     boxes: ["chest", "upright", "fridgeFreezer", "underCounter"],
     edits: [...band(3, 6), ...load("carboy", "water", "steel", 0.019), start(18)],
   },

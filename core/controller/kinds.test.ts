@@ -333,6 +333,10 @@ describe("a unit's own sheet", () => {
   });
   it("goes out as a file and comes back the same; a wrong one says what is wrong", () => {
     const back = readSheet(writeSheet(own));
+    // A sheet of the version before did not say what the display shows.
+    const { shows: _shows, ...older } = own;
+    const lifted = readSheet(JSON.stringify({ format: "gentle-crock-unit-sheet", version: 2, unit: older }));
+    expect(lifted).toEqual({ ok: true, value: { ...own, shows: {} } });
     expect(back.ok && back.value).toEqual(own);
     for (const [text, words] of [
       ["{", /complete JSON/],

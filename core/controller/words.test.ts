@@ -1,4 +1,4 @@
-import type { Settings, Unit } from "../model";
+import { displayMoments, type Settings, type Unit } from "../model";
 import { celsius, kelvins, type Scale } from "../quantity";
 import { settingsOf } from "../testing/build";
 import {
@@ -10,6 +10,8 @@ import {
   printSetting,
   questionsOf,
   sentenceOf,
+  displayMomentLabel,
+  shownThen,
   settingEdits,
   settingTable,
   switchingParametersOf,
@@ -73,6 +75,20 @@ describe("what a unit will do, in words", () => {
     const unit = unitOf("twoDifferentials", { resolution: 1 });
     expect(say(sane, unit)[0]).toBe("At 19 °C and below the heater comes on; it goes off at 20 °C.");
     expect(say(sane, unit, both, "F")[0]).toBe("At 66.2 °F and below the heater comes on; it goes off at 68.0 °F.");
+  });
+});
+
+describe("the words of its own display", () => {
+  const unit = unitOf("twoDifferentials", { shows: { alarm: "HA", resting: "dLy" } });
+  it("stand where an alarm is spoken of, and nowhere where nobody has said them", () => {
+    expect(shownThen(unit, "alarm")).toBe(" (its display shows \u201cHA\u201d)");
+    expect(shownThen(unit, "probeOpen")).toBe("");
+    const say = (u: Unit) => plain(sentenceOf(sane, u, both).join(" "));
+    expect(say(unit)).toContain("The alarm sounds (its display shows \u201cHA\u201d) at 16.5 °C and below");
+    expect(say(unitOf("twoDifferentials"))).toContain("The alarm sounds at 16.5 °C and below");
+  });
+  it("every moment has a label to ask for it", () => {
+    expect(Object.keys(displayMomentLabel).sort()).toEqual([...displayMoments].sort());
   });
 });
 

@@ -1,3 +1,5 @@
+export * from "./clock";
+export * from "./degrees";
 export * from "./parse";
 export * from "./print";
 export * from "./result";

@@ -1,3 +1,4 @@
+import { clockText } from "./clock";
 import { read, refuse, type Read } from "./result";
 import {
   celsius,
@@ -94,8 +95,5 @@ export function readClock(text: string): Read<number> {
   return value > 24 ? refuse(problem) : read(value === 24 ? 0 : value);
 }
 
-/** Hours from midnight as "15:00". */
-export function printClock(hours: number): string {
-  const minutes = Math.round(hours * 60) % 1440;
-  return `${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
-}
+/** Hours from midnight as "15:00", or as people write them here. */
+export const printClock = (hours: number): string => clockText(hours * 60);

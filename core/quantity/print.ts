@@ -1,3 +1,4 @@
+import { clockText } from "./clock";
 import { decimalsFor, decimalsOf, roundTo } from "./rounding";
 import { differenceInScale, inScale, type Scale, type Temperature, type TemperatureDifference } from "./temperature";
 
@@ -51,9 +52,7 @@ export function printDuration(seconds: number): string {
 export function printMoment(seconds: number, startHour: number): string {
   const minutes = Math.round(seconds / 60 + startHour * 60);
   const day = Math.floor(minutes / 1440) + 1;
-  const inDay = minutes % 1440;
-  const two = (n: number) => String(n).padStart(2, "0");
-  return `day ${day}, ${two(Math.floor(inDay / 60))}:${two(inDay % 60)}`;
+  return `day ${day}, ${clockText(minutes)}`;
 }
 
 /** A text as it begins a sentence. */

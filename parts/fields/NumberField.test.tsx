@@ -2,6 +2,7 @@ import "@testing-library/jest-dom";
 import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
+import type { Problem } from "@/core/model";
 import { NumberField, temperatureKind } from ".";
 
 function Field({ refuse }: { refuse?: string }) {
@@ -48,6 +49,30 @@ describe("number field", () => {
     expect(screen.getByRole("status")).toHaveTextContent("20");
     await user.type(field, "{Escape}");
     expect(field).toHaveValue("20.0");
+  });
+
+  it("shows what was typed as it is, an estimate at its resolution, and a limit in its own unit", async () => {
+    const user = userEvent.setup();
+    const kind = temperatureKind("F");
+    const too: Problem = { code: "tooHigh", at: ["room", "high"], limit: 60 };
+    const { rerender } = render(<NumberField label="Room" kind={kind} value={20.25} onCommit={() => too} />);
+    expect(screen.getByLabelText("Room")).toHaveValue("68.45");
+    rerender(<NumberField label="Room" kind={kind} value={20.25} onCommit={() => too} estimate />);
+    expect(screen.getByLabelText("Room")).toHaveValue("68.5");
+    await user.clear(screen.getByLabelText("Room"));
+    await user.type(screen.getByLabelText("Room"), "200{Enter}");
+    expect(screen.getByRole("alert")).toHaveTextContent(/^No more than 140.0 °F\.$/);
+  });
+
+  it("explains its term at its place when it is asked to", async () => {
+    const user = userEvent.setup();
+    render(<NumberField label="Aim" kind={temperatureKind("C")} value={20} onCommit={() => null} term="setpoint" />);
+    const key = screen.getByRole("button", { name: /What is meant by .Setpoint/ });
+    expect(key).toHaveAttribute("aria-expanded", "false");
+    await user.click(key);
+    expect(screen.getByText(/The reading at which heat and cold go off/)).toBeVisible();
+    await user.click(key);
+    expect(screen.getByText(/The reading at which heat and cold go off/)).not.toBeVisible();
   });
 
   it("shows why a value cannot be stored", async () => {

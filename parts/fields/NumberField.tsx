@@ -3,7 +3,9 @@
 import { Minus, Plus, RotateCcw } from "lucide-react";
 import { useId, useState } from "react";
 import { refusalOf, type Problem } from "@/core/model";
+import type { Term } from "@/parts/common/glossary";
 import { FOUND, useDraft } from "./drafts";
+import { useHelp } from "./Help";
 import type { FieldKind } from "./kinds";
 
 interface Props {
@@ -17,6 +19,8 @@ interface Props {
   onReset?: () => void;
   /** What the default would be, in words, for the button that puts it back. */
   defaultText?: string;
+  /** The term of the trade that it is about: explained at its place when it is asked for. */
+  term?: Term;
   /** Nobody typed it: shown at its resolution and not to the last decimal. */
   estimate?: boolean;
   /** What tells it from other fields of the same label; what is typed is found again by it. */
@@ -33,9 +37,11 @@ export function NumberField({
   onReset,
   defaultText,
   estimate,
+  term,
   name = label,
 }: Props) {
   const id = useId();
+  const help = useHelp(term);
   const { draft, set: setDraft, found } = useDraft(name);
   const [problem, setProblem] = useState<string | null>(null);
   const shown = estimate ? kind.print(value) : kind.exact(value);
@@ -67,9 +73,12 @@ export function NumberField({
   return (
     <div className="grid content-start gap-1">
       <div className="flex min-h-6 items-baseline justify-between gap-2">
-        <label htmlFor={id} className="leading-tight font-semibold">
-          {label}
-        </label>
+        <span className="flex min-w-0 items-center">
+          <label htmlFor={id} className="min-w-0 leading-tight font-semibold">
+            {label}
+          </label>
+          {help.key}
+        </span>
         {onReset && (
           <button
             type="button"
@@ -81,6 +90,7 @@ export function NumberField({
           </button>
         )}
       </div>
+      {help.text}
       <div
         data-clips
         className={`box-content flex h-11 items-stretch overflow-hidden rounded-(--radius-field) border ${problem ? "border-error border-2" : "border-base-content/45"}`}

@@ -1,4 +1,4 @@
-import { celsius, inScale, type Scale } from "@/core/quantity";
+import { celsius, clockText, inScale, type Scale } from "@/core/quantity";
 
 type Pair = [number, number];
 
@@ -50,7 +50,7 @@ export function timeTick(hour: number, startHour: number, span: number, startsAt
   const day = Math.floor(clock / 24 + 1e-6);
   if (minutes === 0 || span > 30 * 24)
     return startsAt ? dates.format(Date.parse(`${startsAt.slice(0, 10)}T00:00Z`) + day * 86_400_000) : `day ${day + 1}`;
-  return `${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
+  return clockText(minutes).replace(":00\u00a0", "\u00a0");
 }
 
 export const degrees = (t: number): string => `${t}°`.replace("-", "\u2212");
