@@ -28,7 +28,7 @@ for (const [part, of] of [
         for (const colorScheme of ["light", "dark"] as const) {
           await page.emulateMedia({ colorScheme });
           // In the other theme nothing but the colours is another.
-          const axe = new AxeBuilder({ page });
+          const axe = new AxeBuilder({ page }).options({ resultTypes: ["violations"] });
           const { violations } = await (colorScheme === "light" ? axe : axe.withRules("color-contrast")).analyze();
           const said = violations.map(
             (v) => `${name}, ${colorScheme}, ${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`,

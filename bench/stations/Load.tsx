@@ -13,7 +13,8 @@ import {
 } from "@/core/model";
 import { productLabels } from "@/core/product";
 import { measures, printMeasure, type Temperature } from "@/core/quantity";
-import { gravityKind, measureKind, NumberField, plainKind, Select, temperatureKind } from "@/parts/fields";
+import { isQuick } from "@/core/trial";
+import { gravityKind, measureKind, NumberField, percentKind, plainKind, Select, temperatureKind } from "@/parts/fields";
 import { Fold } from "@/parts/common";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
@@ -159,6 +160,15 @@ function OneLoad({ vessel, index }: { vessel: LoadedVessel; index: number }) {
             label="… with its surface at"
             kind={temperature}
             value={vessel.evaporationAt}
+          />
+        )}
+        {vessel.evaporation > 0 && (
+          <ValueField
+            at={{ section: "cabinet", field: "humidity" }}
+            label={isQuick(chamber.cabinet.kind) ? "Humidity of the room\u2019s air" : "Humidity of the air in the box"}
+            kind={percentKind}
+            value={chamber.cabinet.humidity}
+            hint="Stated by you: it is not worked out yet. Drying goes with it."
           />
         )}
       </Fields>

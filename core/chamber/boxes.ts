@@ -14,6 +14,9 @@ interface Box {
 }
 
 const bucket = { form: "bucket", volume: 0.023, filling: "water", wall: "plastic" } as const;
+/** Relative humidity in a shut box with something moist in it, and of a room's air (common practice: 70 to 80 %, 40 to 70 %). */
+const SHUT = 0.75;
+const ROOM_AIR = 0.6;
 const walls = (height: number, width: number, depth: number, insulation: number, conductivity: number) => ({
   height,
   width,
@@ -25,6 +28,7 @@ const walls = (height: number, width: number, depth: number, insulation: number,
   collar: 0,
   fan: false,
   bath: 0,
+  humidity: SHUT,
 });
 const FOAM = 0.022;
 
@@ -96,7 +100,7 @@ export const boxes: Record<CabinetKind, Box> = {
   crock: {
     label: "Slow cooker or insulated pot",
     trade: "A water bath for little money; slow to answer, so it overshoots.",
-    cabinet: { ...walls(0.22, 0.28, 0.28, 0.008, 0.9), bath: 0.0045 },
+    cabinet: { ...walls(0.22, 0.28, 0.28, 0.008, 0.9), bath: 0.0045, humidity: ROOM_AIR },
     heater: "element",
     cooler: "none",
     vessel: { form: "piece", volume: 0.00038, filling: "meat", wall: "none" },
@@ -105,7 +109,7 @@ export const boxes: Record<CabinetKind, Box> = {
   kettle: {
     label: "Kettle",
     trade: "The liquid itself is heated; a pump keeps it at one temperature.",
-    cabinet: { ...walls(0.38, 0.36, 0.36, 0.001, 17), fan: true },
+    cabinet: { ...walls(0.38, 0.36, 0.36, 0.001, 17), fan: true, humidity: ROOM_AIR },
     heater: "immersion",
     cooler: "none",
     vessel: { form: "pot", volume: 0.027, filling: "water", wall: "steel" },
@@ -114,7 +118,7 @@ export const boxes: Record<CabinetKind, Box> = {
   drum: {
     label: "Steel drum",
     trade: "Light, quick, thirsty: thin steel and wind take most of the fire.",
-    cabinet: walls(0.88, 0.57, 0.57, 0.001, 50),
+    cabinet: { ...walls(0.88, 0.57, 0.57, 0.001, 50), humidity: ROOM_AIR },
     heater: "charcoal",
     cooler: "none",
     vessel: { form: "piece", volume: 0.0048, filling: "meat", wall: "none" },
@@ -123,7 +127,7 @@ export const boxes: Record<CabinetKind, Box> = {
   brick: {
     label: "Brick smokehouse",
     trade: "Slow to warm and slow to cool: steady for days.",
-    cabinet: walls(1.9, 0.9, 0.9, 0.11, 0.77),
+    cabinet: { ...walls(1.9, 0.9, 0.9, 0.11, 0.77), humidity: ROOM_AIR },
     heater: "charcoal",
     cooler: "none",
     vessel: { form: "piece", volume: 0.006, filling: "fish", wall: "none" },

@@ -17,6 +17,7 @@ export const referenceCabinet = {
     collar: 0,
     fan: false,
     bath: 0,
+    humidity: 0.75,
   } satisfies Cabinet,
   coolerPower: 70,
   air: 500,

@@ -82,6 +82,7 @@ const chestReference = {
     collar: 0,
     fan: false,
     bath: 0,
+    humidity: 0.75,
   } satisfies Cabinet,
   air: 250,
   lining: 9000,

@@ -49,6 +49,8 @@ export const cabinetShape = {
   fan: z.boolean(),
   /** Water around the food in a pot or slow cooker, m³. */
   bath: quantityField(0, 0.2),
+  /** Relative humidity that evaporation meets: of the room's air where it is vented or open, of its own where it is shut. */
+  humidity: quantityField(0, 0.99),
 };
 
 /** W/K and J/K. */

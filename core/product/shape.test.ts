@@ -62,14 +62,28 @@ describe("evaporation", () => {
   // Saturation pressure of water, kPa: steam tables (IAPWS-IF97, values from memory).
   const pressure = { 10: 1.228, 20: 2.339, 30: 4.247, 40: 7.384 } as const;
   const vessel = { evaporation: 100, evaporationAt: celsius(40), count: 2 };
-  it.each([10, 20, 30] as const)("at a skin of %d °C it goes with the vapour pressure there", (t) => {
-    const share = evaporationHeat(vessel, t) / 200;
+  const dry = { air: 20, humidity: 0 };
+  it.each([10, 20, 30] as const)("into dry air at a skin of %d °C it goes with the vapour pressure there", (t) => {
+    const share = evaporationHeat(vessel, t, dry, dry) / 200;
     expect(share / (pressure[t] / pressure[40])).toBeGreaterThan(0.985);
     expect(share / (pressure[t] / pressure[40])).toBeLessThan(1.015);
   });
-  it("is the rated heat at its own temperature, no more above it, nothing where none is rated", () => {
-    expect(evaporationHeat(vessel, 40)).toBeCloseTo(200, 9);
-    expect(evaporationHeat(vessel, 90)).toBe(200);
-    expect(evaporationHeat({ ...vessel, evaporation: 0 }, 40)).toBe(0);
+  it("is the rated heat at its own temperature and in its own air, no more above it, nothing where none is rated", () => {
+    const air = { air: 30, humidity: 0.5 };
+    expect(evaporationHeat(vessel, 40, air, air)).toBeCloseTo(200, 9);
+    expect(evaporationHeat(vessel, 90, dry, dry)).toBe(200);
+    expect(evaporationHeat({ ...vessel, evaporation: 0 }, 40, dry, dry)).toBe(0);
+  });
+  // Dalton by the same steam tables: (7.384 − φ·4.247) against (7.384 − 0.5·4.247), the air at 30 °C.
+  it.each([
+    [0.2, (7.384 - 0.2 * 4.247) / (7.384 - 0.5 * 4.247)],
+    [0.8, (7.384 - 0.8 * 4.247) / (7.384 - 0.5 * 4.247)],
+  ])("goes with the humidity of the air around: at %d", (humidity, share) => {
+    const heat = evaporationHeat(vessel, 40, { air: 30, humidity }, { air: 30, humidity: 0.5 });
+    expect(heat / 200 / share).toBeGreaterThan(0.985);
+    expect(heat / 200 / share).toBeLessThan(1.015);
+  });
+  it("ends where the air holds as much as the surface gives, and never becomes a gain", () => {
+    expect(evaporationHeat(vessel, 10, { air: 30, humidity: 0.9 }, dry)).toBe(0);
   });
 });
