@@ -31,7 +31,13 @@ const pictures = [
   ["phone-settings", bench("settings"), phone, "light"],
   ["phone-trial-cellar", bench("settings"), phone, "dark", full],
   ["bench-smokehouse", "/bench?c=demo-smokehouse&at=heat", wide, "light"],
-  ["trial-happenings", "/bench?c=demo-curing-cabinet&at=settings", { width: 1280, height: 1100 }, "light", full],
+  [
+    "compare",
+    "/compare?c=demo-larder-cabinet&c=demo-curing-cabinet&c=demo-picnic-box",
+    { width: 1280, height: 1000 },
+    "light",
+    (page) => page.getByRole("row", { name: /^Worst verdict/ }).waitFor(),
+  ],
   [
     "best-numbers",
     "/bench?c=demo-curing-cabinet&at=settings",

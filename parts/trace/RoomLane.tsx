@@ -47,7 +47,7 @@ export function RoomLane({ trace, view, scale, width, left, right }: Props) {
           strokeLinecap="round"
         />
       )}
-      <text x={width - right + 6} y="14" className="font-semibold">
+      <text x={width - right + 6} y="14">
         room {[...new Set([bare(coldest), bare(warmest)])].join("\u2013")}°
       </text>
     </svg>

@@ -86,7 +86,7 @@ describe("the chart of a trial", () => {
     // The trial starts at 18:00, so its sixth hour is midnight.
     expect((await written(container, "x")).join(" ")).toMatch(/day 2/);
     const shaded = [...container.querySelectorAll("svg rect[fill='var(--color-error)']")][0]!;
-    const plot = 640 - 40 - 76;
+    const plot = 640 - 40 - 82;
     expect(Number(shaded.getAttribute("width"))).toBeCloseTo(plot / 6, 3);
     expect(Number(shaded.getAttribute("x"))).toBeCloseTo(40 + plot / 3, 3);
   });

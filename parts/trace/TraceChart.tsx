@@ -15,7 +15,7 @@ import { StageMarks } from "./StageMarks";
 import type { View } from "./view";
 
 const LEFT = 40;
-const RIGHT = 76;
+const RIGHT = 82;
 const TOP = 8;
 const AXIS_HEIGHT = 22;
 const LANES = 40;
