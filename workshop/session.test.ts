@@ -38,8 +38,11 @@ describe("the steps of a tab over a reload", () => {
     expect(recallHistory().past.map((s) => s.label)).toEqual(["c"]);
   });
 
-  it.each(["", "{", "7", "null", '{"past":7}', '{"past":[null,{"label":1}]}'])("%j is no history, and no harm", (raw) => {
-    sessionStorage.setItem(KEY, raw);
-    expect(recallHistory()).toEqual({ past: [], future: [] });
-  });
+  it.each(["", "{", "7", "null", '{"past":7}', '{"past":[null,{"label":1}]}'])(
+    "%j is no history, and no harm",
+    (raw) => {
+      sessionStorage.setItem(KEY, raw);
+      expect(recallHistory()).toEqual({ past: [], future: [] });
+    },
+  );
 });
