@@ -6,6 +6,7 @@ import { useCallback } from "react";
 import { stations, type Station } from "@/core/model";
 import { useDesk, useWorkshop } from "@/workshop";
 import { Bench } from "./Bench";
+import { stepTo } from "./useTrialSize";
 
 /** The bench of the chamber that the address names, at the station that it names. */
 export function BenchRoute() {
@@ -16,10 +17,7 @@ export function BenchRoute() {
   const asked = query.get("at") as Station | null;
   const station = asked && stations.includes(asked) ? asked : "job";
   // The page is the same: the address changes here, and nobody asks the server.
-  const onStation = useCallback(
-    (next: Station) => window.history.pushState(null, "", `/bench?c=${id}&at=${next}`),
-    [id],
-  );
+  const onStation = useCallback((next: Station) => stepTo(`/bench?c=${id}&at=${next}`), [id]);
   useDesk(id);
   if (status !== "open") return null;
   if (record?.kind !== "chamber")

@@ -22,7 +22,8 @@ export function Stored({ id }: { id?: string }) {
   if (!state) return null;
   const wrong = state === "failed" || state === "asked";
   return (
-    <span role="status" className={wrong ? "text-error font-semibold" : "quiet"}>
+    // Spoken only where something is wrong: storing goes on with every edit.
+    <span role={wrong ? "status" : undefined} className={wrong ? "text-error font-semibold" : "quiet"}>
       {words[state]}
     </span>
   );

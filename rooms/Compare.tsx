@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { useSearchParams } from "next/navigation";
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import { VerdictTitle } from "@/bench";
 import { figuresOf, printFigure, wholeOf } from "@/bench/trial/figures";
 import { Sized } from "@/bench/trial/Sized";
@@ -24,7 +24,10 @@ const MOST = 4;
 export function CompareRoom() {
   const status = useWorkshop((s) => s.status);
   const records = useWorkshop((s) => s.records);
-  const asked = useSearchParams().getAll("c").join(" ");
+  const named = useSearchParams().getAll("c").join(" ");
+  // What is chosen here stands at once; the address follows a moment later.
+  const [picked, setPicked] = useState<string | null>(null);
+  const asked = picked ?? named;
   const chambers = useMemo(
     () =>
       Object.values(records)
@@ -34,13 +37,15 @@ export function CompareRoom() {
   );
   const chosen = useMemo(() => {
     const ids = asked.split(" ");
-    const named = chambers.filter((c) => ids.includes(c.id));
-    return named.length > 0 ? named.slice(0, MOST) : chambers.filter((c) => !c.archived).slice(0, 2);
+    const there = chambers.filter((c) => ids.includes(c.id));
+    return there.length > 0 ? there.slice(0, MOST) : chambers.filter((c) => !c.archived).slice(0, 2);
   }, [chambers, asked]);
   if (status !== "open") return null;
   // The page is the same: what is chosen stands in its address.
-  const choose = (ids: readonly string[]) =>
+  const choose = (ids: readonly string[]) => {
+    setPicked(ids.join(" "));
     window.history.replaceState(null, "", `/compare?${ids.map((id) => `c=${id}`).join("&")}`);
+  };
   const ids = chosen.map((c) => c.id);
   return (
     <>

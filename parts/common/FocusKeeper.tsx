@@ -55,10 +55,18 @@ export function FocusKeeper() {
       else waiting = setTimeout(() => lost() && headingIn(document)?.focus({ preventScroll: true }), PAGE);
     };
     const watch = new MutationObserver(look);
+    /** Somebody left the field and went nowhere: that place is not to be held for them. */
+    const leave = (event: FocusEvent) => {
+      const left = event.target;
+      if (event.relatedTarget === null)
+        setTimeout(() => left === path[0] && left instanceof Element && left.isConnected && lost() && (path = []));
+    };
     document.addEventListener("focusin", remember);
+    document.addEventListener("focusout", leave);
     watch.observe(document.body, { subtree: true, childList: true, attributes: true, attributeFilter: ["disabled"] });
     return () => {
       document.removeEventListener("focusin", remember);
+      document.removeEventListener("focusout", leave);
       watch.disconnect();
       clearTimeout(waiting);
     };
