@@ -1,17 +1,5 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, openDemo, test, trialDone } from "./fixtures";
-
-const screens: [name: string, path: string][] = [
-  ["shelf", "/"],
-  ["new chamber", "/new"],
-  ["preferences", "/preferences"],
-  ["compare", "/compare"],
-  ["card", "/card?c=demo-larder-cabinet"],
-  ...["job", "box", "heat", "probe", "settings"].map((s): [string, string] => [
-    s,
-    `/bench?c=demo-larder-cabinet&at=${s}`,
-  ]),
-];
+import { expect, openDemo, screens, test, trialDone } from "./fixtures";
 
 for (const [part, of] of [
   ["rooms", screens.filter(([, path]) => !path.startsWith("/bench"))],

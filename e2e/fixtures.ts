@@ -67,3 +67,16 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
 export const storedWords = (page: Page) =>
   page.getByText("Stored in this browser", { exact: true }).filter({ visible: true });
 export const stored = (page: Page) => expect(storedWords(page)).toBeVisible();
+
+/** Every main view with its address, on the demo. */
+export const screens: [name: string, path: string][] = [
+  ["shelf", "/"],
+  ["new chamber", "/new"],
+  ["preferences", "/preferences"],
+  ["compare", "/compare"],
+  ["card", "/card?c=demo-larder-cabinet"],
+  ...["job", "box", "heat", "probe", "settings"].map((s): [string, string] => [
+    s,
+    `/bench?c=demo-larder-cabinet&at=${s}`,
+  ]),
+];

@@ -10,13 +10,15 @@ const schemaWords = /expected|received|invalid input|[<>]=|NaN|Infinity|undefine
 /** Opens whatever is folded, so that every field can be reached. */
 async function unfold(page: Page): Promise<void> {
   // What stands in a fold is drawn once it is open: there may be more folds in it.
-  for (let round = 0; round < 3; round++) {
-    await page.evaluate(() => {
-      for (const fold of document.querySelectorAll<HTMLDetailsElement>("main details:not([open])"))
-        fold.querySelector("summary")?.click();
+  const opened = () =>
+    page.evaluate(() => {
+      const shut = [...document.querySelectorAll<HTMLDetailsElement>("main details:not([open])")];
+      for (const fold of shut) fold.querySelector("summary")?.click();
+      return shut.length;
     });
-    await page.waitForTimeout(150);
-  }
+  // The station comes after the trial: without it there is nothing to unfold.
+  await expect(page.locator("main input[inputmode=decimal]").first()).toBeVisible();
+  await expect.poll(opened, { intervals: [200] }).toBe(0);
 }
 
 /** Types each bad input into every field of number on the page; what is stored is to stay as it was. */

@@ -85,8 +85,7 @@ test("the keyboard never loses its place", async ({ page }) => {
   await openDemo(page, "job");
   const keeps = async (what: string) => {
     await trialDone(page);
-    await page.waitForTimeout(100);
-    expect([what, await focused(page)]).not.toEqual([what, "nothing"]);
+    await expect.poll(() => focused(page), { message: what, timeout: 2000 }).not.toBe("nothing");
   };
   await test.step("on to the next station by its key: the focus is at what is asked there", async () => {
     // Box and heat have been found right already: what is next is the probe.

@@ -1,16 +1,8 @@
 import { chromium, type Page } from "@playwright/test";
-import { expect, openDemo, test, trialDone } from "./fixtures";
+import { expect, openDemo, screens, test, trialDone } from "./fixtures";
 
-const screens: [name: string, path: string][] = [
-  ["shelf", "/"],
-  ["new chamber", "/new"],
-  ["preferences", "/preferences"],
-  ["compare", "/compare"],
-  ["card", "/card?c=demo-larder-cabinet"],
-  ...["job", "box", "heat", "probe", "settings"].map((s): [string, string] => [
-    s,
-    `/bench?c=demo-larder-cabinet&at=${s}`,
-  ]),
+const all: typeof screens = [
+  ...screens,
   ["two units and two vessels", "/bench?c=demo-curing-cabinet&at=settings"],
   ["full trial", "/bench?c=demo-larder-cabinet&at=settings"],
 ];
@@ -109,8 +101,8 @@ async function lookThrough(page: Page, base: string, of: typeof screens, at: rea
 }
 
 for (const [part, of] of [
-  ["rooms", screens.filter(([, path]) => !path.startsWith("/bench"))],
-  ["stations", screens.filter(([, path]) => path.startsWith("/bench"))],
+  ["rooms", all.filter(([, path]) => !path.startsWith("/bench"))],
+  ["stations", all.filter(([, path]) => path.startsWith("/bench"))],
 ] as const)
   test(`everything is there, whole, at every size: ${part}`, async ({ page }) => {
     await openDemo(page);
@@ -127,6 +119,6 @@ test("everything is there, whole, with text at 200 %", async ({ baseURL, launchO
   await page.goto(`${baseURL}/demo`);
   await expect(page.getByRole("heading", { name: "Larder cabinet, rye saison" })).toBeVisible();
   expect(await page.evaluate(() => getComputedStyle(document.documentElement).fontSize)).toBe("32px");
-  await lookThrough(page, baseURL!, screens, large);
+  await lookThrough(page, baseURL!, all, large);
   await browser.close();
 });

@@ -25,7 +25,7 @@ export function keepHistory({ past, future }: History): void {
 
 const isText = (value: unknown): value is string => typeof value === "string";
 
-/** A record out of the tab's store, checked as any that comes in; undefined where it is none. */
+/** A record out of the tab's store, checked like all that comes in; undefined where it is none. */
 function checked(raw: unknown): WorkshopRecord | null | undefined {
   if (raw === null) return null;
   const read = readRecord(raw);

@@ -8,9 +8,12 @@ const produced = { watts: 0 };
 /** Air of a room in which rated heats of vented boxes are meant, °C. */
 const ROOM = 15;
 
-/** The air that a vessel's rated heat is meant for: a room's in a vented box, its own at the same temperature in a shut one. */
+/**
+ * The air that a vessel's rated heat is meant for: a room's in a vented box, its own at the same temperature in a shut one.
+ * Never warmer than the surface: rated in air that takes nothing, it would have no answer.
+ */
 const ratedFor = (kind: CabinetKind, { evaporationAt }: Pick<Vessel, "evaporationAt">): Around => ({
-  air: isQuick(kind) ? ROOM : evaporationAt,
+  air: isQuick(kind) ? Math.min(ROOM, evaporationAt) : evaporationAt,
   humidity: cabinetDefaults(kind).humidity,
 });
 

@@ -37,7 +37,7 @@ export function timeTicks(from: number, to: number, startHour: number, width: nu
   return ticks;
 }
 
-const dates = new Intl.DateTimeFormat(undefined, { weekday: "short", day: "numeric", timeZone: "UTC" });
+const dates = new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", timeZone: "UTC" });
 
 /**
  * At midnights and over long stretches the day, the clock time between. The day is "day 2", or "Sun 1" once it is known
