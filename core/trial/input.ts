@@ -1,7 +1,6 @@
 import { startHourOf } from "../program";
 import type { Chamber, Settings } from "../model";
 import type { Plan } from "./planWith";
-import { isQuick } from "./quick";
 
 /** What a trial runs on. Plain data; the same input gives the same trial. */
 export interface TrialInput {
@@ -18,12 +17,31 @@ export interface TrialInput {
 
 /** Default step, s: short against every lag that decides a switching. */
 export const STEP = 5;
-/** Pots, kettles and smokers answer sooner, s. */
+/** Pots and kettles answer sooner, s; beyond three days they take the step of a smoker. */
 const QUICK_STEP = 1;
+/** A fire's bed and a smoker's walls answer within minutes, s. */
+const SMOKER_STEP = 2;
+/** A warm box, whose minutes decide over nothing but a relay: no compressor waits in it, s. */
+const WARM_STEP = 10;
 
-/** The step that a kind of box asks for, s. Long trials of a quick box take 2 s: nothing in them is shorter than that. */
-export const stepFor = (chamber: Chamber, days: number): number =>
-  isQuick(chamber.cabinet.kind) ? (days > 3 ? 2 : QUICK_STEP) : STEP;
+/**
+ * The step that a kind of box asks for, s. What they cost against a tenth of them is held to a display's tenth or
+ * 4 % of the swing, and a twentieth of the starts (steps.test.ts).
+ */
+export function stepFor({ cabinet: { kind } }: Chamber, days: number): number {
+  switch (kind) {
+    case "crock":
+    case "kettle":
+      return days > 3 ? SMOKER_STEP : QUICK_STEP;
+    case "drum":
+    case "brick":
+      return SMOKER_STEP;
+    case "warmBox":
+      return WARM_STEP;
+    default:
+      return STEP;
+  }
+}
 
 /** A trial of a chamber with settings for each stage and controller. */
 export const trialWith = (chamber: Chamber, settings: Settings[][], days: number, dt?: number): TrialInput => ({
