@@ -1,7 +1,7 @@
 import type { CabinetKind, Chamber, Stage } from "../model";
 import { kelvins, type Temperature } from "../quantity";
 import { coolersOf, hasCooler } from "./devices";
-import { buildNetwork, judgedOf, lossCoefficient } from "./network";
+import { buildNetwork, judgedOf, lossCoefficient, type Network } from "./network";
 import { steadyState } from "./steady";
 
 /** Powers that heaters are sold in, W (common practice, no source). */
@@ -10,6 +10,40 @@ export const heaterSizes = [15, 25, 40, 60, 80, 120, 180, 250, 400, 600, 1000, 1
 /** Heat that evaporation takes from all vessels at the target, W. */
 const evaporationOf = (chamber: Chamber): number =>
   chamber.vessels.reduce((sum, v) => sum + v.count * v.evaporation, 0);
+
+/** The network with what works in it by itself: fans and lights, what dries, and the products' own heat where it counts. */
+function atRest(
+  chamber: Chamber,
+  stage: Pick<Stage, "of">,
+  id: string | undefined,
+  ownHeat: readonly number[] = [],
+): { network: Network; judged: number; others: number[] } {
+  const network = buildNetwork(chamber);
+  const all = judgedOf(network, chamber, stage);
+  const others = network.nodes.map(() => 0);
+  others[network.air]! += network.fanHeat;
+  chamber.vessels.forEach((v, i) =>
+    network.shells[i]!.forEach(
+      ({ node, share }) => (others[node]! += share * ((ownHeat[i] ?? 0) - v.count * v.evaporation)),
+    ),
+  );
+  return { network, judged: (all.find((j) => j.id === id) ?? all[0]!).node, others };
+}
+
+/**
+ * Where what is judged would come to rest in a room, with all devices off, °C.
+ * @param ownHeat of each vessel, W
+ */
+export function restsAt(
+  chamber: Chamber,
+  room: Temperature,
+  ownHeat: readonly number[],
+  stage: Pick<Stage, "of">,
+  id?: string,
+): number {
+  const { network, judged, others } = atRest(chamber, stage, id, ownHeat);
+  return steadyState(network, room, others)[judged]!;
+}
 
 /**
  * Steady heat that holds the target in the coldest room, W; zero where the room is never colder. By the network at
@@ -22,14 +56,7 @@ export function heatNeeded(
   /** What it is held for; the first that the stage's band holds for, where nothing is said. */
   id?: string,
 ): number {
-  const network = buildNetwork(chamber);
-  const all = judgedOf(network, chamber, stage);
-  const judged = (all.find((j) => j.id === id) ?? all[0]!).node;
-  const others = network.nodes.map(() => 0);
-  others[network.air]! += network.fanHeat;
-  chamber.vessels.forEach((v, i) =>
-    network.shells[i]!.forEach(({ node, share }) => (others[node]! -= share * v.count * v.evaporation)),
-  );
+  const { network, judged, others } = atRest(chamber, stage, id);
   const without = steadyState(network, chamber.room.low, others)[judged]!;
   // All heaters together, each by its share of their power.
   const power = network.heaters.reduce((sum, h) => sum + h.power, 0);

@@ -2,6 +2,7 @@ import { coldAvailable, coldNeeded, coolerChoice, coolersFor, hasCooler, hasHeat
 import { peakHeatOf, peakHeatOfAll } from "../product";
 import { atFirst, printDuration } from "../quantity";
 import { heaterOfPower, heatOf, offered, startNearer, switchToo, watts } from "./remedies";
+import { coolerRoom } from "./milderRoom";
 import { switchesOf } from "../trial";
 import type { Case, Rule } from "./types";
 import { percent, TOLERANCE, words } from "./words";
@@ -119,12 +120,12 @@ export const coldTooWeak: Rule = (c) => {
     severity: "danger",
     station: "heat",
     title: !hasCooler(chamber) ? "Nothing to cool with" : "The cooling is too weak",
-    text: `In a room at ${at(chamber.room.high)}${heat} holding ${at(band.target)} takes ${watts(need)} of cold; ${have === 0 ? "there is no cooling" : `the cooling gives about ${watts(have)}`}. ${atFirst(theJudged)} rises to ${at(product.high)} (${when(product.highAt)}).`,
+    text: `In a room at ${at(chamber.room.high)}${heat} holding ${at(band.target)} takes ${watts(need)} of cold; ${!hasCooler(chamber) ? "there is no cooling" : have < 1 ? "the cooling gives next to nothing in such a room" : `the cooling gives about ${watts(have)}`}. ${atFirst(theJudged)} rises to ${at(product.high)} (${when(product.highAt)}).`,
     moment: product.highAt,
     remedies:
       compressor && entry
         ? [{ id: "cooler", label: "Use the box\u2019s own compressor", edits: coolerChoice("compressor", entry.id) }]
-        : [],
+        : offered(coolerRoom(c)),
   };
 };
 

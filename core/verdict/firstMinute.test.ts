@@ -2,6 +2,7 @@ import { jobEdits, jobs, newChamber, tryEdits } from "../chamber";
 import type { CabinetKind, ChamberRecord, Edit } from "../model";
 import { celsius } from "../quantity";
 import { advance, isQuick, planOf, runTrial, startRun, trialOf, type Plan } from "../trial";
+import { walk } from "../testing/walk";
 import { judge } from ".";
 
 const rooms = { cold: [4, 12], mild: [14, 22], hot: [22, 32] } as const;
@@ -40,14 +41,15 @@ function degreeHours(plan: Plan, days: number): number {
 }
 
 /**
- * What still opens with something serious, and in which rooms: gear that holds it has not been found yet, or the room
- * makes it hard. A line that is no longer true fails below.
+ * What opens with something serious because the person's room makes it hard: a plate that gives nothing in a hot room,
+ * a product that heats itself where nothing cools. A line that is no longer true fails below, and so does one whose
+ * remedies do not lead out.
  */
-const open: Record<string, readonly Room[]> = {
+const hard: Record<string, readonly Room[]> = {
   "lager jacketed": ["hot"],
   "tempeh foam": ["hot"],
-  "tempeh underCounter": ["cold", "mild", "hot"],
-  "tempeh upright": ["cold", "mild", "hot"],
+  "tempeh underCounter": ["hot"],
+  "tempeh upright": ["hot"],
 };
 
 describe("a new chamber in the first minute", () => {
@@ -64,7 +66,9 @@ describe("a new chamber in the first minute", () => {
         if (serious.length === 0) expect(degreeHours(plan, days)).toBeLessThan(0.6);
         return serious.length > 0;
       });
-      expect(troubled).toEqual(open[`${id} ${box}`] ?? []);
+      expect(troubled).toEqual(hard[`${id} ${box}`] ?? []);
+      // The first remedy that cures, pressed as often as there is one, ends in a chamber without anything serious.
+      for (const room of troubled) expect(walk(made(job, box, room)).left.map((v) => v.id)).toEqual([]);
     },
   );
 });

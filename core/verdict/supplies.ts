@@ -2,6 +2,7 @@ import { boxes, coolerChoice, coolersFor, hasHeater, hasIce, heatersOf, isIce } 
 import { printDuration, printNumber } from "../quantity";
 import { switchesOf } from "../trial";
 import { binsOf, judgedLine } from "./lines";
+import { coolerRoom } from "./milderRoom";
 import { heatOf, offered, switchToo, watts } from "./remedies";
 import type { Case, Finding, Rule } from "./types";
 import { words } from "./words";
@@ -146,6 +147,7 @@ export const oneSided: Rule = (c) => {
             label: "Let the box\u2019s compressor cool, with a unit of two outlets",
             edits: [...coolerChoice("compressor", cooler.id), unit],
           },
+          ...offered(coolerRoom(c)),
         ]
       : idle
         ? offered(switchToo(c, "heat"))
@@ -161,7 +163,7 @@ export const oneSided: Rule = (c) => {
                 ],
               },
             ]
-          : [],
+          : offered(canHeat ? coolerRoom(c) : null),
   };
 };
 

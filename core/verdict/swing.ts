@@ -11,6 +11,7 @@ import {
   strapProbe,
   switchToo,
 } from "./remedies";
+import { coolerRoom } from "./milderRoom";
 import type { Case, Rule } from "./types";
 import { movesOrStays, percent, TOLERANCE, words } from "./words";
 
@@ -48,6 +49,7 @@ export const leavesBand: Rule = (c) => {
       shiftSetpoint(c),
       narrow(c),
       inAir || judged === AIR ? null : strapProbe(c),
+      cold ? null : coolerRoom(c),
     ),
   };
 };
