@@ -128,8 +128,18 @@ describe("settings from a band", () => {
     expect([heatOn, heatOff, coldOn].map((t) => Number(t.toFixed(9)))).toEqual([18.5, 19, 20.5]);
     // Wider than the band altogether: off at the target, or past both ends by the same where all room is at one side.
     expect(points(1.8, 1.2).heatOff).toBe(19.5);
-    const past = points(2.5, 0.4);
+    const past = points(1.8, 0.4);
     expect(18.5 - past.heatOn).toBeCloseTo(past.coldOn - 20.5, 9);
+    // Never so far that heat goes off outside of the band: with its least differential it would leave it by itself.
+    expect(points(2.5, 0.4).heatOff).toBeCloseTo(20.2, 9);
+    expect(points(0.4, 2.5).heatOff).toBeCloseTo(18.8, 9);
+  });
+
+  it("a device that nothing calls for moves nobody to the end of the band", () => {
+    const request = { ...ask(18.5, 20.5, 19.5), margins: { heating: kelvins(0), cooling: kelvins(1.9) } };
+    expect(wishedPoints(request).heatOff).toBeCloseTo(18.8, 9);
+    const winter = wishedPoints({ ...request, called: { heat: true, cold: false } });
+    expect(winter).toEqual({ heatOn: 18.5, heatOff: 19.5, coldOn: 21.4, coldOff: 19.5 });
   });
 
   it("is settled: fitting what was fitted changes nothing, and every value is on the unit's grid", () => {

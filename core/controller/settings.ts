@@ -10,6 +10,12 @@ export interface Margins {
   cooling: TemperatureDifference;
 }
 
+/** What the room and the product ask for at any time. */
+export interface Called {
+  heat: boolean;
+  cold: boolean;
+}
+
 /** What a person asks of the controller. */
 export interface ControlRequest {
   low: Temperature;
@@ -19,6 +25,8 @@ export interface ControlRequest {
   error: TemperatureDifference;
   /** Null where nothing is known of the chamber's run-on. */
   margins: Margins | null;
+  /** Whether the room, or the product itself, ever asks for heat and for cold; where nothing is said, for both. */
+  called?: Called;
   /** How much warmer than its probe the product can be when cold is called for, K: its own heat has to get out. */
   stray?: TemperatureDifference;
   wish?: Wish;
@@ -68,13 +76,20 @@ export function wishedPoints(request: ControlRequest): Points {
 
 /**
  * Where both go off: at the target, or as near to it as leaves each of the margins between it and its end of the band;
- * where the band is too narrow for both, as far out of it at either end. What is warmer than its probe by its own heat
- * is not moved up for that.
+ * where the band is too narrow for both, as far out of it at either end; never so near to an end of the band that the
+ * least differential of its own device would leave it. A device that nothing calls for may come on outside of the band:
+ * for its margin nobody lives at the other end. What is warmer than its probe by its own heat is not moved up for that.
  */
-function offBetween({ low, high, target, stray }: ControlRequest, heating: number, cooling: number): number {
-  const [first, last] = [low + heating, high - cooling];
-  if (first > last) return stray || (target >= last && target <= first) ? target : (first + last) / 2;
-  return Math.min(last, Math.max(first, target));
+function offBetween({ low, high, target, stray, called }: ControlRequest, heating: number, cooling: number): number {
+  const first = called?.heat === false ? low : low + heating;
+  const last = called?.cold === false ? high : high - cooling;
+  const within = (off: number): number => {
+    const least = Math.min(target, low + LEAST_DIFFERENTIAL);
+    const most = Math.max(target, high - LEAST_DIFFERENTIAL);
+    return Math.min(most, Math.max(least, off));
+  };
+  if (first > last) return stray || (target >= last && target <= first) ? target : within((first + last) / 2);
+  return within(Math.min(last, Math.max(first, target)));
 }
 
 /** The settings that a band, a target and a wish request for, on a kind of unit. Not yet rounded to it. */

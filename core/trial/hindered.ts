@@ -21,6 +21,8 @@ export interface Desk {
   fans: number;
   fires: boolean[];
   canCool: boolean[];
+  /** Heaters with a fan of their own: while they run the air is stirred. */
+  stirring: boolean[];
   freeHeat: boolean[];
   freeCold: boolean[];
   shares: boolean;
@@ -46,6 +48,7 @@ export function deskOf({ input: { chamber }, network, state: { u }, at }: Run): 
     fans: chamber.fans.length,
     fires: chamber.heaters.map((h) => h.kind === "charcoal" && h.power > 0),
     canCool: network.coolers.map((c) => c.law.power > 0),
+    stirring: chamber.heaters.map((h) => h.kind === "fanHeater" && h.power > 0 && !chamber.cabinet.fan),
     freeHeat: [],
     freeCold: chamber.coolers.map((c) => !(c.ownThermostat || c.staysOff || c.defrostEvery > 0)),
     shares: onOffFamily.shares,
@@ -86,6 +89,7 @@ export function stepHindered(desk: Desk, run: Run, now: Situation, power: boolea
   const { outs, watts, defrosts } = desk;
   const { u, x, heaters, coolers, outlets } = state;
   desk.on = desk.cooled = 0;
+  desk.stirs = false;
   desk.stale = false;
   now.controllers.forEach(({ heatStuck, coldStuck }, c) => {
     if (desk.shares) for (let o = 2 * c; o <= 2 * c + 1; o++) outs[o] = stepOutlet(outlets[o]!, outs[o]!, relay, dt);
@@ -114,7 +118,10 @@ export function stepHindered(desk: Desk, run: Run, now: Situation, power: boolea
         if (gives <= 0) runs = false;
       }
     }
-    if (runs) desk.on |= 1 << h;
+    if (runs) {
+      desk.on |= 1 << h;
+      if (desk.stirring[h]) desk.stirs = true;
+    }
     if (gives !== watts[h]) {
       u[at.heater + h] = watts[h] = gives;
       desk.stale = true;
@@ -140,7 +147,6 @@ export function stepHindered(desk: Desk, run: Run, now: Situation, power: boolea
     }
   }
   let loads = 0;
-  desk.stirs = false;
   for (let l = 0; l < desk.loadFeeds.length; l++) {
     const feed = desk.loadFeeds[l]!;
     // What hangs on no outlet has its own plug.

@@ -1,7 +1,7 @@
 import { AIR, describe } from "../chamber";
 import type { ChamberRecord } from "../model";
 import { planWith, type Plan } from "./planWith";
-import { marginsOf, strayOf } from "./runOn";
+import { calledFor, marginsOf, strayOf } from "./runOn";
 
 /** Works out the settings of a stored chamber, with margins from the run-on of its own devices. */
 export function planOf(record: ChamberRecord): Plan {
@@ -10,6 +10,7 @@ export function planOf(record: ChamberRecord): Plan {
     const probe = chamber.controllers[c]!.probes[0]!;
     return {
       margins: marginsOf(chamber, band, probe),
+      called: calledFor(chamber, band.target),
       stray: strayOf(chamber, band.target, probe, held === AIR ? undefined : held),
     };
   });

@@ -6,6 +6,7 @@ import {
   settingTable,
   switchingOf,
   wishFor,
+  type Called,
   type ControlRequest,
   type Margins,
   type Plugged,
@@ -28,6 +29,7 @@ import type { TemperatureDifference } from "../quantity";
 /** What is measured on the chamber's own network before settings can be worked out: trials of their own. */
 export interface Groundwork {
   margins: Margins;
+  called: Called;
   stray: TemperatureDifference;
 }
 
@@ -139,6 +141,7 @@ export function planWith(
         target: held.band.target,
         error,
         margins: ground.margins,
+        called: ground.called,
         stray: ground.stray,
         wish: stage.wish,
         typed: { ...differential("heating"), ...differential("cooling") },

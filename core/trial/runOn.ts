@@ -1,6 +1,6 @@
 import { buildNetwork, coldNeeded, coolersOn, CORNERS, heatersOn, withShares, type Network } from "../chamber";
 import { meanRoom } from "../climate";
-import { outletsOf, type Margins } from "../controller";
+import { outletsOf, type Called, type Margins } from "../controller";
 import type { Chamber, Stage } from "../model";
 import { placementOf } from "../probe";
 import { peakHeatOf, peakHeatOfAll } from "../product";
@@ -130,6 +130,16 @@ export function switchesOf(chamber: Chamber): { heat: boolean; cold: boolean } {
   return { heat: has("heat"), cold: has("cold") };
 }
 
+/** What this room, and the products' own heat, ever call for of what can be switched. */
+export function calledFor(chamber: Chamber, target: Temperature): Called {
+  const can = switchesOf(chamber);
+  const ownHeat = peakHeatOfAll(chamber.vessels, target);
+  return {
+    heat: can.heat && chamber.room.low < target,
+    cold: can.cold && coldNeeded(chamber, target, ownHeat) > 0,
+  };
+}
+
 /**
  * Least differentials of one controller by the rule of chasing: heating differential ≥ undershoot after the compressor
  * + 0.2 K, cooling differential ≥ overshoot after the heater + 0.2 K, as its own probe feels them, at the worst that
@@ -138,10 +148,8 @@ export function switchesOf(chamber: Chamber): { heat: boolean; cold: boolean } {
  * for neither, one side kept apart is enough to end what anything else began: the lesser.
  */
 export function marginsOf(chamber: Chamber, band: RunOnBand, probe?: string): Margins {
-  const ownHeat = peakHeatOfAll(chamber.vessels, band.target);
   const can = switchesOf(chamber);
-  const heats = can.heat && chamber.room.low < band.target;
-  const cools = can.cold && coldNeeded(chamber, band.target, ownHeat) > 0;
+  const { heat: heats, cold: cools } = calledFor(chamber, band.target);
   const ran = can.heat && can.cold ? worstRunOn(chamber, band, probe) : { heat: null, cold: null };
   const byCold = (ran.cold ?? Infinity) <= (ran.heat ?? Infinity);
   const neither = !heats && !cools;

@@ -101,7 +101,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
     // Devices that only their outlet decides over need no further questions.
     desk.freeHeat = chamber.heaters.map((h, i) => {
       const { staysOff, cutOut } = now.heaters[i]!;
-      return !(h.staysOff || staysOff || h.ownThermostat || h.timer > 0 || desk.fires[i] || cutOut);
+      return !(h.staysOff || staysOff || h.ownThermostat || h.timer > 0 || desk.fires[i] || desk.stirring[i] || cutOut);
     });
     const stuck = now.controllers.some((c) => c.heatStuck !== "" || c.coldStuck !== "");
     const allFree =
