@@ -42,7 +42,7 @@ function run(of: ChamberRecord, options = { probe: false, heater: false }): { fo
 const rank = (s: Score) => s.cost + (s.holds ? 0 : 100);
 
 /** A plain fine grid over both differentials, the shift from the middle of the range: no search of the core is used. */
-function fineGrid(of: ChamberRecord, n = 5): Score {
+function fineGrid(of: ChamberRecord, n = 4): Score {
   const { plan, group, keyed, seasons } = setupsOf(of, { probe: false, heater: false })[0]!;
   const { target } = plan.stages[0]!.controls[0]!.request;
   let best: Score | null = null;
