@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { expect, fill, stored, test, trialDone } from "./fixtures";
+import { expect, fill, fullTrial, openTrial, stored, test, trialDone } from "./fixtures";
 
 /** A chamber from an empty profile by the three questions. */
 async function build(page: Page, job: string, box: string, low: string, high: string): Promise<void> {
@@ -14,9 +14,6 @@ async function build(page: Page, job: string, box: string, low: string, high: st
   await page.getByRole("button", { name: "Put it on the shelf and open it" }).click();
   await trialDone(page);
 }
-
-const openTrial = (page: Page) => page.getByRole("button", { name: "Trial on the whole screen" }).click();
-const trial = (page: Page) => page.getByRole("dialog", { name: "Trial" });
 
 for (const [job, box, low, high, happening, edit] of [
   ["Ale", "Chest freezer", "4", "12", "Power cut", ["3", "Heater", "80"]],
@@ -55,7 +52,7 @@ for (const [job, box, low, high, happening, edit] of [
     await openTrial(page);
     await page.getByLabel("Happening", { exact: true }).selectOption({ label: happening });
     await page.getByRole("button", { name: /^Place it at day/ }).click();
-    const placed = trial(page).locator("li[data-happening]");
+    const placed = fullTrial(page).locator("li[data-happening]");
     await expect(placed).toHaveCount(1);
     await expect(placed.getByRole("heading")).toContainText(happening);
     await trialDone(page);
@@ -70,10 +67,10 @@ test("a happening is moved, lasts, is taken out and comes back by undo; the tria
   await build(page, "Ale", "Upright larder fridge", "2", "6");
   await openTrial(page);
   await page.getByRole("button", { name: "Place it by a click" }).click();
-  const trace = trial(page).getByRole("slider", { name: /Moment of the trial/ });
+  const trace = fullTrial(page).getByRole("slider", { name: /Moment of the trial/ });
   const box = (await trace.boundingBox())!;
   await page.mouse.click(box.x + box.width * 0.4, box.y + box.height / 2);
-  const placed = trial(page).locator("li[data-happening='powerCut']");
+  const placed = fullTrial(page).locator("li[data-happening='powerCut']");
   await expect(placed).toContainText("day 4");
   await trialDone(page);
   await expect(placed).toContainText(/Hours of grace: .*too (cold|warm)/);
@@ -85,7 +82,7 @@ test("a happening is moved, lasts, is taken out and comes back by undo; the tria
   await placed.getByRole("button", { name: /^Take it out/ }).click();
   await expect(placed).toHaveCount(0);
   await page.keyboard.press("Escape");
-  await expect(trial(page)).toHaveCount(0);
+  await expect(fullTrial(page)).toHaveCount(0);
   await page.keyboard.press("Control+z");
   await openTrial(page);
   await expect(placed).toHaveCount(1);
@@ -96,16 +93,16 @@ test("the full trial by keyboard: cursor, zoom, pan, place, whole again; layers,
 }) => {
   await build(page, "Ale", "Upright larder fridge", "6", "26");
   await page.keyboard.press("t");
-  const cursor = trial(page).getByRole("slider", { name: /Moment of the trial/ });
+  const cursor = fullTrial(page).getByRole("slider", { name: /Moment of the trial/ });
   await cursor.focus();
   await page.keyboard.press("Home");
   await page.keyboard.press("Shift+ArrowRight");
   await expect(cursor).toHaveAttribute("aria-valuetext", /day [12], .*product .*°C.*heat (on|off)/);
   for (let i = 0; i < 4; i++) await page.keyboard.press("+");
-  await expect(trial(page).getByText(/^day \d, .* to day /)).toBeVisible();
+  await expect(fullTrial(page).getByText(/^day \d, .* to day /)).toBeVisible();
   await page.keyboard.press("PageDown");
   await page.keyboard.press("0");
-  await expect(trial(page).getByText("the whole trial", { exact: true })).toBeVisible();
+  await expect(fullTrial(page).getByText("the whole trial", { exact: true })).toBeVisible();
   await page.getByRole("checkbox", { name: "evaporator" }).check();
   await expect(cursor).toHaveAttribute("aria-valuetext", /evaporator/);
   await page.getByRole("button", { name: "Keep this trial to compare" }).click();
@@ -117,7 +114,7 @@ test("the full trial by keyboard: cursor, zoom, pan, place, whole again; layers,
   await page.keyboard.press("t");
   await page.getByRole("button", { name: "Side by side" }).click();
   await expect(page.getByText(/^Kept: At .* the heater comes on/)).toBeVisible();
-  const row = trial(page).getByRole("row", { name: /product at its coldest/ });
+  const row = fullTrial(page).getByRole("row", { name: /product at its coldest/ });
   await expect(row.getByRole("cell")).toHaveCount(3);
   await expect(row.getByRole("cell").last()).toHaveText(/^\u2212\d/);
   const download = page.waitForEvent("download");
@@ -139,7 +136,7 @@ test("a recorded room replaces the daily swing; a wrong table says in which line
   await expect(page.getByText(/3 readings over/)).toBeVisible();
   await trialDone(page);
   await openTrial(page);
-  const cursor = trial(page).getByRole("slider", { name: /Moment of the trial/ });
+  const cursor = fullTrial(page).getByRole("slider", { name: /Moment of the trial/ });
   await cursor.focus();
   await page.keyboard.press("Home");
   await expect(cursor).toHaveAttribute("aria-valuetext", /room \u22128\.[45]/);

@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from "@playwright/test";
+import { test as base, expect, type Locator, type Page } from "@playwright/test";
 
 /** Every test fails on an outside request, a console error, or a page error. */
 export const test = base.extend<{ watched: null }>({
@@ -80,3 +80,8 @@ export const screens: [name: string, path: string][] = [
     `/bench?c=demo-larder-cabinet&at=${s}`,
   ]),
 ];
+
+/** The trial on the whole screen. */
+export const openTrial = (page: Page): Promise<void> =>
+  page.getByRole("button", { name: "Trial on the whole screen" }).click();
+export const fullTrial = (page: Page): Locator => page.getByRole("dialog", { name: "Trial" });

@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { expect, openDemo, test, trialDone } from "./fixtures";
+import { expect, openDemo, fullTrial, openTrial, test, trialDone } from "./fixtures";
 
 /** What a hurried hand types, and what no field can take. */
 const bad = { metric: ["warm", "-999999", "12 furlongs"], customary: ["999999999"] };
@@ -22,15 +22,19 @@ async function unfold(page: Page): Promise<void> {
 }
 
 /** Types each bad input into every field of number on the page; what is stored is to stay as it was. */
-async function tryAll(page: Page, inputs: readonly string[]): Promise<{ fields: number; wrong: string[] }> {
+async function tryAll(
+  page: Page,
+  inputs: readonly string[],
+  within = "main",
+): Promise<{ fields: number; wrong: string[] }> {
   return page.evaluate(
-    async ({ inputs, words }) => {
+    async ({ inputs, words, within }) => {
       const schema = new RegExp(words, "i");
       const wait = () => new Promise((resolve) => setTimeout(resolve, 0));
       const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")!.set!;
       const key = (e: Element, name: string) =>
         e.dispatchEvent(new KeyboardEvent("keydown", { key: name, bubbles: true, cancelable: true }));
-      const all = [...document.querySelectorAll<HTMLInputElement>("main input[inputmode=decimal]")];
+      const all = [...document.querySelectorAll<HTMLInputElement>(`${within} input[inputmode=decimal]`)];
       const wrong: string[] = [];
       for (const field of all) {
         if (!field.isConnected) continue;
@@ -61,7 +65,7 @@ async function tryAll(page: Page, inputs: readonly string[]): Promise<{ fields: 
       }
       return { fields: all.length, wrong };
     },
-    { inputs, words: schemaWords.source },
+    { inputs, words: schemaWords.source, within },
   );
 }
 
@@ -71,6 +75,7 @@ const places: [name: string, chamber: string, station: string, fields: number][]
   ["heat and cold of a fridge", "larder-cabinet", "heat", 4],
   ["settings", "larder-cabinet", "settings", 12],
   ["settings of the mash kettle", "mash-kettle", "settings", 8],
+  ["probes", "larder-cabinet", "probe", 3],
 ];
 
 test.describe("no field takes what it cannot, in either language of units", () => {
@@ -94,4 +99,22 @@ test.describe("no field takes what it cannot, in either language of units", () =
         expect(await undo.first().getAttribute("title")).toBe(before);
       }
     });
+
+  test("happenings", async ({ page }) => {
+    await openDemo(page);
+    await page.goto("/bench?c=demo-larder-cabinet&at=settings");
+    await trialDone(page);
+    await openTrial(page);
+    const placed = fullTrial(page).locator("li[data-happening]");
+    for (const happening of ["Setpoint changed", "Cold or warm load put in", "Cold snap or heat wave"]) {
+      const before = await placed.count();
+      await page.getByLabel("Happening", { exact: true }).selectOption({ label: happening });
+      await page.getByRole("button", { name: /^Place it at day/ }).click();
+      await expect(placed).toHaveCount(before + 1);
+    }
+    await trialDone(page);
+    const { fields, wrong } = await tryAll(page, bad.metric, "li[data-happening]");
+    expect(wrong).toEqual([]);
+    expect(fields).toBeGreaterThanOrEqual(8);
+  });
 });

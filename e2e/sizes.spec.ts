@@ -1,5 +1,5 @@
 import { chromium, type Page } from "@playwright/test";
-import { expect, openDemo, screens, test, trialDone } from "./fixtures";
+import { expect, openDemo, screens, openTrial, test, trialDone } from "./fixtures";
 
 const all: typeof screens = [
   ...screens,
@@ -93,7 +93,7 @@ async function lookThrough(page: Page, base: string, of: typeof screens, at: rea
       else await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
       await page.waitForLoadState("networkidle");
       if (name === "full trial") {
-        await page.getByRole("button", { name: "Trial on the whole screen" }).click();
+        await openTrial(page);
         await expect(page.getByRole("button", { name: "Close the full trial" })).toBeVisible();
       }
       await lookAtEach(page, at, name, bench && name !== "full trial");

@@ -1,4 +1,4 @@
-import { expect, fill, figures, makeChamber, openDemo, stored, test, trialDone } from "./fixtures";
+import { expect, fill, figures, makeChamber, openDemo, stored, openTrial, test, trialDone } from "./fixtures";
 
 test("the demo stands on the shelf with its worst verdict and its next station, and comes once only", async ({
   page,
@@ -42,11 +42,11 @@ test("three questions lead from an empty profile to a bench with settings and a 
 test("everything that is asked has its effect on the trial, and reload keeps it", async ({ page }) => {
   test.setTimeout(240_000);
   await makeChamber(page, "All knobs");
-  await page.getByRole("button", { name: "Trial on the whole screen" }).click();
+  await openTrial(page);
   let before = await figures(page);
   await page.keyboard.press("Escape");
   const changed = async (what: string) => {
-    await page.getByRole("button", { name: "Trial on the whole screen" }).click();
+    await openTrial(page);
     await expect.poll(() => figures(page), { message: what }).not.toBe(before);
     before = await figures(page);
     await page.keyboard.press("Escape");
@@ -99,7 +99,7 @@ test("everything that is asked has its effect on the trial, and reload keeps it"
   await page.keyboard.press("6");
   await expect(page.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("18.4");
   await expect(page.getByRole("textbox", { name: "Compressor delay", exact: true })).toHaveValue("9");
-  await page.getByRole("button", { name: "Trial on the whole screen" }).click();
+  await openTrial(page);
   expect(await figures(page)).toBe(before);
 });
 
