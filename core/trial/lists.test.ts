@@ -32,10 +32,11 @@ describe("several controllers", () => {
     const settled = DAY / input.dt;
     const turns: number[] = [];
     let was = false;
+    const its = 1 << plan.chamber.heaters.findIndex((h) => second!.heat.includes(h.id));
     advance(run, run.steps, {
-      sample({ shown, controls, x, step }) {
+      sample({ shown, on: devices, x, step }) {
         if (step > settled) seen.forEach((s, c) => s.add(shown[c]!));
-        const on = controls[1]!.callForHeat;
+        const on = (devices & its) !== 0;
         if (on && !was && shown[1] !== undefined) turns.push(x[run.network.probes[1]!]! * 1.8 + 32);
         was = on;
       },

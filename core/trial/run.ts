@@ -34,14 +34,17 @@ export interface QuietSteps {
   x: Float64Array;
   stride: number;
   rooms: Float64Array;
-  /** What the one controller's display showed. */
+  /** What each controller's display showed, step by step. */
   shown: Float64Array;
 }
 
 /** What a watcher of the trial is shown at every step, before the step is taken. */
 export interface Watcher {
   sample(state: RunState, room: number): void;
-  /** The same of quiet steps at once; to the last bit what showing each of them would have come to. */
+  /**
+   * The same of quiet steps at once; to the last bit what showing each of them would have come to. Of the controllers
+   * only what sounds stands as it was: they may have decided over the step that comes.
+   */
   quiet?(state: RunState, steps: QuietSteps): void;
 }
 
@@ -49,16 +52,17 @@ export interface Watcher {
 export function replay(watcher: Watcher, state: RunState, { from, count, x, stride, rooms, shown }: QuietSteps): void {
   const { x: live, step, shown: display } = state;
   const after = live.slice();
-  const last = display[0]!;
+  const last = display.slice();
+  const controllers = last.length;
   for (let k = 0; k < count; k++) {
     live.set(x.subarray(k * stride, (k + 1) * stride));
     state.step = from + k;
-    display[0] = shown[k]!;
+    for (let c = 0; c < controllers; c++) display[c] = shown[k * controllers + c]!;
     watcher.sample(state, rooms[k]!);
   }
   live.set(after);
   state.step = step;
-  display[0] = last;
+  display.set(last);
 }
 
 type Around = Pick<TrialInput, "dt" | "startHour"> &

@@ -9,6 +9,7 @@ import { noiseAt } from "./noise";
 import { moveProducts } from "./ownHeat";
 import { readerOf } from "./reader";
 import { replay, type QuietSteps, type Run, type Watcher } from "./run";
+import type { RunState } from "./state";
 import { changeSteps, numbersNow, situationAt } from "./timeline";
 import { lookInto, mayBeSo, watchesOf } from "./waits";
 
@@ -52,12 +53,17 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const coolerFed = Int32Array.from(fedCoolers, (c) => coolerFeeds[c]!);
   const heaterBits = Int32Array.from(fedHeaters, (h) => 1 << h);
   const coolerBits = Int32Array.from(fedCoolers, (c) => 1 << (heaterCount + c));
-  // What hangs on the first controller's outlets, for the loop of one controller alone.
+  // What hangs on one outlet, for steps in which each device follows its own.
   const bitsOn = (feed: number) =>
     fedHeaters.reduce((bits, h) => (heaterFeeds[h] === feed ? bits | (1 << h) : bits), 0) |
     fedCoolers.reduce((bits, c) => (coolerFeeds[c] === feed ? bits | (1 << (heaterCount + c)) : bits), 0);
-  const onHeat = bitsOn(0);
-  const onCold = bitsOn(1);
+  const heatBits = Int32Array.from(controls, (_, c) => bitsOn(2 * c));
+  const coldBits = Int32Array.from(controls, (_, c) => bitsOn(2 * c + 1));
+  const onHeat = heatBits[0]!;
+  const onCold = coldBits[0]!;
+  const lowWas = new Uint8Array(count);
+  const highWas = new Uint8Array(count);
+  const shownNow = new Float64Array(count);
   const heatersFed = heaterFed.length;
   const coolersFed = coolerFed.length;
   const hasIce = network.coolers.some((c) => c.iceMass > 0);
@@ -83,7 +89,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
     x: new Float64Array((productEvery + 1) * stride),
     stride,
     rooms: new Float64Array(productEvery),
-    shown: new Float64Array(productEvery),
+    shown: new Float64Array(productEvery * count),
   };
   const { x: quietX, rooms: quietRooms, shown: quietShown } = quiet;
   let untilProduct = (productEvery - (state.step % productEvery)) % productEvery;
@@ -126,14 +132,10 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       if (!power) controls[c] = powerUp(chamber.controllers[c]!.unit.restAtStart);
     }
     const [reader0] = readers;
-    const plain =
-      count === 1 &&
+    const allPlain =
       power &&
-      reader0!.fault === 0 &&
-      reader0!.noise === 0 &&
-      reader0!.sensorStep === 0 &&
-      reader0!.drift === 0 &&
-      reader0!.driftStep === 0;
+      readers.every((r) => r.fault === 0 && r.noise === 0 && r.sensorStep === 0 && r.drift === 0 && r.driftStep === 0);
+    const plain = count === 1 && allPlain;
     const { node: plainNode, perStep: plainPerStep, shift: plainShift, offset: plainOffset } = reader0!;
     const direct = plain && allFree;
     const control0 = controls[0]!;
@@ -147,9 +149,9 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
     let melts = mode.melts;
     const watches = watchful ? watchesOf(run) : [];
     const waits = watches.length > 0 && program.dueAt < 0 && program.finishedAt < 0;
-    const calm = direct && !waits && !hasIce;
-    /** The controller has already decided over the step that comes. */
-    let decided = false;
+    const calm = allPlain && allFree && !waits && !hasIce;
+    /** What the controllers have already decided over the step that comes; -1: nothing yet. */
+    let decided = -1;
 
     for (let step = first; step < last; step++) {
       if (waits && mayBeSo(watches, program.heldSince, x)) {
@@ -163,8 +165,9 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       }
       untilProduct--;
 
+      let on = 0;
       // One controller that reads plainly, as most are: everything stands in locals.
-      if (decided) decided = false;
+      if (decided >= 0) on = decided;
       else if (plain) {
         const reading = floor(x[plainNode]! * plainPerStep + plainShift) + plainOffset;
         shown[0] = reading;
@@ -195,10 +198,10 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
           }
         }
 
-      let on = 0;
       let cooled = 0;
       if (allFree) {
-        if (direct) on = (out.heat > 0 ? onHeat : 0) | (out.cold > 0 ? onCold : 0);
+        if (decided >= 0) decided = -1;
+        else if (direct) on = (out.heat > 0 ? onHeat : 0) | (out.cold > 0 ? onCold : 0);
         else {
           for (let h = 0; h < heatersFed; h++) if (outs[heaterFed[h]!]! > 0) on |= heaterBits[h]!;
           for (let c = 0; c < coolersFed; c++) if (outs[coolerFed[c]!]! > 0) on |= coolerBits[c]!;
@@ -260,41 +263,54 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       if (calm) {
         const most = Math.min(untilProduct, last - step - 1);
         const { lowAlarm, highAlarm } = control0;
+        for (let c = 1; c < count; c++) {
+          lowWas[c] = controls[c]!.lowAlarm ? 1 : 0;
+          highWas[c] = controls[c]!.highAlarm ? 1 : 0;
+        }
         for (let i = 0; i < n; i++) quietX[i] = x[i]!;
         let k = 0;
         for (let row = 0; k < most; k++, row += stride) {
           const reading = floor(quietX[row + plainNode]! * plainPerStep + plainShift) + plainOffset;
           shown[0] = reading;
           step1(control0, numbers0, reading, dt, out);
-          const wants = (out.heat > 0 ? onHeat : 0) | (out.cold > 0 ? onCold : 0);
-          if (wants !== on || control0.lowAlarm !== lowAlarm || control0.highAlarm !== highAlarm) {
-            decided = true;
+          let wants = (out.heat > 0 ? onHeat : 0) | (out.cold > 0 ? onCold : 0);
+          let turns = control0.lowAlarm !== lowAlarm || control0.highAlarm !== highAlarm;
+          for (let c = 1; c < count; c++) {
+            const reader = readers[c]!;
+            const control = controls[c]!;
+            const felt = floor(quietX[row + reader.node]! * reader.perStep + reader.shift) + reader.offset;
+            shown[c] = felt;
+            step1(control, numbers[c]!, felt, dt, out);
+            wants |= (out.heat > 0 ? heatBits[c]! : 0) | (out.cold > 0 ? coldBits[c]! : 0);
+            turns ||= control.lowAlarm !== (lowWas[c] === 1) || control.highAlarm !== (highWas[c] === 1);
+          }
+          if (wants !== on || turns) {
+            decided = wants;
             break;
           }
           const around = rooms[roomAt]!;
           if (++roomAt === rooms.length) roomAt = 0;
           quietRooms[k] = around;
-          quietShown[k] = reading;
+          for (let c = 0; c < count; c++) quietShown[k * count + c] = shown[c]!;
           take(phi, quietX, row, quietX, row + stride, next, fixed, gain, around);
         }
         if (k > 0) {
           for (let i = 0, row = k * stride; i < n; i++) x[i] = quietX[row + i]!;
           quiet.from = step + 1;
           quiet.count = k;
-          const display = shown[0]!;
+          shownNow.set(shown);
           step += k;
           untilProduct -= k;
           state.step = step;
-          shown[0] = quietShown[k - 1]!;
+          for (let c = 0; c < count; c++) shown[c] = quietShown[(k - 1) * count + c]!;
           // An alarm that changes with the step that comes was not so yet.
-          const { lowAlarm: lowNow, highAlarm: highNow } = control0;
-          control0.lowAlarm = lowAlarm;
-          control0.highAlarm = highAlarm;
+          lowWas[0] = lowAlarm ? 1 : 0;
+          highWas[0] = highAlarm ? 1 : 0;
+          changeAlarms(controls, lowWas, highWas);
           if (watcher.quiet) watcher.quiet(state, quiet);
           else replay(watcher, state, quiet);
-          control0.lowAlarm = lowNow;
-          control0.highAlarm = highNow;
-          shown[0] = display;
+          changeAlarms(controls, lowWas, highWas);
+          shown.set(shownNow);
         }
       }
       if (hasIce)
@@ -302,6 +318,18 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
           if (network.coolers[c]!.iceMass > 0) settleIce(state, network, c, melts ? takenBy[c]! : 0);
       if (step + 1 === last) state.step = last;
     }
+  }
+}
+
+/** Puts other alarms in the place of the controllers' own, and theirs in their place. */
+function changeAlarms(controls: RunState["controls"], low: Uint8Array, high: Uint8Array): void {
+  for (let c = 0; c < controls.length; c++) {
+    const control = controls[c]!;
+    const { lowAlarm, highAlarm } = control;
+    control.lowAlarm = low[c] === 1;
+    control.highAlarm = high[c] === 1;
+    low[c] = lowAlarm ? 1 : 0;
+    high[c] = highAlarm ? 1 : 0;
   }
 }
 

@@ -251,8 +251,8 @@ export class TrialTally implements Watcher {
   /** Whether nothing that is counted step by step changes among these: no alarm, no band crossed, no part of it over. */
   private staysQuiet(state: RunState, { x, stride, count, from }: QuietSteps): boolean {
     const { program } = state;
-    const { judged, controls } = this.now;
-    if (controls.length > 1 || sounds(state.controls[0]!) || state.on !== this.on) return false;
+    const { judged } = this.now;
+    if (state.controls.some(sounds) || state.on !== this.on) return false;
     if (this.fires.length > 0 || this.ices.length > 0) return false;
     if (this.programmed && (program.stage !== this.now.stage || program.shift !== this.shift)) return false;
     if (this.programmed && (program.finishedAt >= 0 || (program.dueAt >= 0 && this.now.dueAt === null))) return false;

@@ -206,7 +206,7 @@ export class TraceBins {
 
   /** Takes in quiet steps that no bin ends among. */
   addQuiet(
-    { heating, cooling }: RunState,
+    { heating, cooling, shown: { length: controllers } }: RunState,
     { x, stride, rooms, shown, from }: QuietSteps,
     begin: number,
     end: number,
@@ -215,13 +215,18 @@ export class TraceBins {
     this.widenBy(1, x, stride, this.probe, from, begin, end);
     this.widenBy(2, x, stride, this.air, from, begin, end);
     for (let k = begin; k < end; k++) {
-      const display = shown[k]!;
+      const display = shown[k * controllers + this.controller]!;
       if (display === this.lastShown) continue;
       if (display !== NO_READING) this.widen(3, display, from + k);
       this.lastShown = display;
     }
-    const { nodes } = this;
+    const { nodes, displays } = this;
     for (let c = 0; c < nodes.length; c++) this.widenBy(CHANNELS + c, x, stride, nodes[c]!, from, begin, end);
+    for (let d = 0; d < displays.length; d++)
+      for (let k = begin; k < end; k++) {
+        const display = shown[k * controllers + displays[d]!]!;
+        if (display !== NO_READING) this.widen(CHANNELS + nodes.length + d, display, from + k);
+      }
     for (
       let step = Math.max(from + begin, this.layerNext);
       step < from + end;
