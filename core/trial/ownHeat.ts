@@ -1,4 +1,4 @@
-import { cabinetDefaults } from "../chamber";
+import { boxes } from "../chamber";
 import type { CabinetKind, Vessel } from "../model";
 import { evaporationHeat, modelOf, type Around } from "../product";
 import { isQuick } from "./quick";
@@ -14,7 +14,7 @@ const ROOM = 15;
  */
 const ratedFor = (kind: CabinetKind, { evaporationAt }: Pick<Vessel, "evaporationAt">): Around => ({
   air: isQuick(kind) ? Math.min(ROOM, evaporationAt) : evaporationAt,
-  humidity: cabinetDefaults(kind).humidity,
+  humidity: boxes[kind].cabinet.humidity,
 });
 
 /** Moves every vessel's own heat and evaporation on and says whether any has changed. */
@@ -34,12 +34,8 @@ export function moveProducts(run: Run, span: number): boolean {
     const core = state.x[network.vessels[v]!]!;
     modelOf(vessel.product).step(state.products[v]!, vessel.product, core, seconds, span, produced);
     const own = vessel.count * produced.watts;
-    const taken = evaporationHeat(
-      vessel,
-      state.x[shells[shells.length - 1]!.node]!,
-      around,
-      ratedFor(cabinet.kind, vessel),
-    );
+    const surface = state.x[shells[shells.length - 1]!.node]!;
+    const taken = evaporationHeat(vessel, surface, around, ratedFor(cabinet.kind, vessel));
     changed ||= own !== state.heat[v] || taken !== state.evaporated[v];
     state.heat[v] = own;
     state.evaporated[v] = taken;
