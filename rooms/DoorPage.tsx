@@ -1,5 +1,6 @@
 import { callWords, calls, examples } from "@/door";
-import { glossary } from "@/parts/common/glossary";
+import { glossary, type Term } from "@/parts/common/glossary";
+import { TermPicture } from "@/parts/common/TermPicture";
 import { RoomHead } from "./RoomHead";
 import { WorkedCall } from "./WorkedCall";
 
@@ -12,12 +13,15 @@ export function DoorPage() {
         <section className="grid gap-2" id="words">
           <h2 className="text-2xl">Words</h2>
           <dl className="grid gap-x-8 md:grid-cols-2">
-            {Object.values(glossary)
-              .toSorted(([a], [b]) => a.localeCompare(b))
-              .map(([word, meaning]) => (
-                <div key={word} className="rule-line border-b py-1">
-                  <dt className="font-semibold">{word}</dt>
-                  <dd>{meaning}</dd>
+            {(Object.keys(glossary) as Term[])
+              .toSorted((a, b) => glossary[a][0].localeCompare(glossary[b][0]))
+              .map((term) => (
+                <div key={term} className="rule-line border-b py-1">
+                  <dt className="font-semibold">{glossary[term][0]}</dt>
+                  <dd>
+                    {glossary[term][1]}
+                    <TermPicture term={term} />
+                  </dd>
                 </div>
               ))}
           </dl>

@@ -76,18 +76,13 @@ export function wishedPoints(request: ControlRequest): Points {
 
 /**
  * Where both go off: at the target, or as near to it as leaves each of the margins between it and its end of the band;
- * where the band is too narrow for both, as far out of it at either end; never so near to an end of the band that the
- * least differential of its own device would leave it. A device that nothing calls for may come on outside of the band:
+ * where the band is too narrow for both, as far out of it at either end, but never outside of it itself. A device that nothing calls for may come on outside of the band:
  * for its margin nobody lives at the other end. What is warmer than its probe by its own heat is not moved up for that.
  */
 function offBetween({ low, high, target, stray, called }: ControlRequest, heating: number, cooling: number): number {
   const first = called?.heat === false ? low : low + heating;
   const last = called?.cold === false ? high : high - cooling;
-  const within = (off: number): number => {
-    const least = Math.min(target, low + LEAST_DIFFERENTIAL);
-    const most = Math.max(target, high - LEAST_DIFFERENTIAL);
-    return Math.min(most, Math.max(least, off));
-  };
+  const within = (off: number): number => Math.min(high, Math.max(low, off));
   if (first > last) return stray || (target >= last && target <= first) ? target : within((first + last) / 2);
   return within(Math.min(last, Math.max(first, target)));
 }

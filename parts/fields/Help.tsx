@@ -1,8 +1,11 @@
 "use client";
 
 import { CircleHelp } from "lucide-react";
-import { useId, useState } from "react";
+import { lazy, Suspense, useId, useState } from "react";
 import { glossary, type Term } from "@/parts/common/glossary";
+
+/** Drawn when it is asked for: no page carries it before. */
+const TermPicture = lazy(() => import("@/parts/common/TermPicture").then((m) => ({ default: m.TermPicture })));
 
 /** A key beside a term that unfolds what it means, at its place. */
 export function useHelp(term: Term | undefined) {
@@ -24,9 +27,16 @@ export function useHelp(term: Term | undefined) {
       </button>
     ),
     text: (
-      <p id={id} hidden={!open} className="border-base-content bg-base-200 border-l-4 px-2 py-1 text-sm">
-        <strong>{word}:</strong> {meaning}
-      </p>
+      <div id={id} hidden={!open} className="border-base-content bg-base-200 border-l-4 px-2 py-1 text-sm">
+        <p>
+          <strong>{word}:</strong> {meaning}
+        </p>
+        {open && (
+          <Suspense>
+            <TermPicture term={term} />
+          </Suspense>
+        )}
+      </div>
     ),
   };
 }
