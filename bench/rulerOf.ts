@@ -1,4 +1,5 @@
 import type { Edit, Problem } from "@/core/model";
+import { modelOf } from "@/core/product";
 import { celsius, kelvins, type Scale } from "@/core/quantity";
 import {
   alarmsOf,
@@ -189,18 +190,15 @@ export function rulerOf({ plan, stagePlan, unitPlan }: Shown, scale: Scale, appl
       meaning: "What the probe\u2019s place really has when the display shows where it goes off",
     });
 
-  const packet = product.kind === "hold" ? [] : [product.packetLow, product.packetHigh];
+  const range = modelOf(product).range(product);
+  const packet = range ? [range.low, range.high] : [];
   const low = Math.min(room.low, request.low, ...packet, alarms.low ?? Infinity);
   const high = Math.max(room.high, request.high, ...packet, alarms.high ?? -Infinity);
   return {
     marks,
     zones: [
       { id: "room", kind: "room", from: room.low, to: room.high, label: "Room" },
-      ...(product.kind === "hold"
-        ? []
-        : [
-            { id: "packet", kind: "packet" as const, from: product.packetLow, to: product.packetHigh, label: "Packet" },
-          ]),
+      ...(range ? [{ id: "packet", kind: "packet" as const, from: range.low, to: range.high, label: "Packet" }] : []),
       { id: "band", kind: "band", from: request.low, to: request.high, label: "Allowed" },
       ...(heats ? [{ id: "heat", kind: "heat" as const, from: -100, to: points.heatOn, label: "Heat on" }] : []),
       ...(cools ? [{ id: "cold", kind: "cold" as const, from: points.coldOn, to: 300, label: "Cold on" }] : []),

@@ -58,6 +58,7 @@ const withJars: Change = (r) =>
     { section: "vessel", field: "form", id: "v2", value: "jar" },
     { section: "vessel", field: "count", id: "v2", value: 8 },
     { section: "vessel", field: "volume", id: "v2", value: 0.0004 },
+    { section: "product", field: "kind", id: "v2", value: "honey" },
     { section: "band", field: "low", id: "v2", value: degrees(37) },
     { section: "band", field: "high", id: "v2", value: degrees(45) },
   ]);
@@ -120,16 +121,7 @@ export const hollinMill = (): ChamberRecord[] => [
     "Picnic box, black-bean and barley tempeh",
     {
       cabinet: { kind: "foam", height: 0.38, width: 0.6, depth: 0.42, insulation: 0.025 },
-      product: {
-        kind: "hold",
-        heatCurve: [
-          { hours: 9, watts: 0 },
-          { hours: 16, watts: 9 },
-          { hours: 25, watts: 14 },
-          { hours: 38, watts: 5 },
-          { hours: 50, watts: 0 },
-        ],
-      },
+      product: { kind: "tempeh" },
       stage: band(29.5, 33),
       vessel: { volume: 0.0016, startTemperature: degrees(28) },
       room: cellar(16, 21),
@@ -144,7 +136,7 @@ export const hollinMill = (): ChamberRecord[] => [
     "Warm cupboard, heather honey in small pails",
     {
       cabinet: { kind: "warmBox", height: 0.9, width: 0.55, depth: 0.5 },
-      product: { kind: "hold" },
+      product: { kind: "honey", set: "set", hmf: 8, diastase: 22 },
       stage: band(39, 44),
       vessel: { form: "pail", count: 6, volume: 0.005, filling: "setHoney", startTemperature: degrees(14) },
       room: cellar(11, 18),
@@ -160,7 +152,7 @@ export const hollinMill = (): ChamberRecord[] => [
     "Stockpot bath, duck legs",
     {
       cabinet: { kind: "crock", height: 0.26, width: 0.3, bath: 0.008 },
-      product: { kind: "hold" },
+      product: { kind: "bath", meat: "poultry", shape: "chunk", thickness: 0.06 },
       stage: band(67, 69),
       vessel: { volume: 0.0011, startTemperature: degrees(6) },
       room: cellar(17, 20),
@@ -175,9 +167,9 @@ export const hollinMill = (): ChamberRecord[] => [
     "Brick smokehouse, trout",
     {
       cabinet: { kind: "brick", height: 1.7, width: 0.85, depth: 0.85 },
-      product: { kind: "hold" },
+      product: { kind: "smoke", meat: "fish", shape: "slab", thickness: 0.035, doneAt: degrees(65) },
       stage: band(72, 82, "air"),
-      vessel: { filling: "fish", volume: 0.0035, count: 2, evaporation: 60, startTemperature: degrees(6) },
+      vessel: { filling: "fish", volume: 0.0035, count: 2, startTemperature: degrees(6) },
       room: { ...cellar(3, 11), warmestHour: 14 },
       heater: { power: 6000, fuel: 9 },
       unit: { kind: "cutOut", differentialHigh: kelvins(15) },
@@ -191,14 +183,13 @@ export const hollinMill = (): ChamberRecord[] => [
     "Curing cabinet, venison sausage",
     {
       cabinet: { kind: "wine", height: 1.2, width: 0.55, depth: 0.57 },
-      product: { kind: "hold" },
+      // Soured before it hangs here.
+      product: { kind: "sausage", startPh: 5.2, sugar: 0, thickness: 0.045, water: 0.62, salt: 0.027 },
       stage: band(11, 14),
       vessel: {
         volume: 0.0008,
         count: 8,
         startTemperature: degrees(16),
-        evaporation: 0.3,
-        evaporationAt: degrees(12),
       },
       room: cellar(),
       unit: {
@@ -227,7 +218,7 @@ export const hollinMill = (): ChamberRecord[] => [
     "Kettle, stepped mash of the rye saison",
     {
       cabinet: { kind: "kettle", height: 0.42, width: 0.38 },
-      product: { kind: "hold" },
+      product: { kind: "mash" },
       stage: band(62, 65),
       vessel: { volume: 0.03, startTemperature: degrees(20) },
       room: cellar(12, 19),

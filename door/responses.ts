@@ -41,6 +41,9 @@ const trace = z.strictObject({
   low: lines.describe("Lowest of each line, bin by bin, °C"),
   high: lines.describe("Highest of each line, bin by bin, °C"),
   layers: z.array(z.strictObject({ kind: text, index: z.int(), low: line, high: line })),
+  figures: z
+    .array(z.strictObject({ index: z.int(), name: text, values: line }))
+    .describe("What can be seen of the product in each vessel, at the end of each bin, in its own unit"),
   heat: z.array(share).describe("Share of each bin that the heat was on"),
   cold: z.array(share),
   alarm: z.array(share),

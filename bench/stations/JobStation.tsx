@@ -1,15 +1,16 @@
 "use client";
 
 import { productKinds } from "@/core/model";
-import { attenuation, fermentationHeat, peakHeatOf, productLabels } from "@/core/product";
+import { attenuation, fermentationHeat, ferments, modelOf, peakHeatOf, productLabels } from "@/core/product";
 import { measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { Cautions } from "@/parts/common";
-import { Choice, gravityKind, temperatureKind } from "@/parts/fields";
+import { Select, temperatureKind } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ValueField } from "../ValueField";
 import { Load } from "./Load";
+import { ProductFields } from "./ProductFields";
 import { StageFields } from "./StageFields";
 
 export function JobStation() {
@@ -20,12 +21,18 @@ export function JobStation() {
   const vessel = chamber.vessels[0]!;
   const { product } = vessel;
   const temperature = temperatureKind(scale);
-  const ferments = product.kind !== "hold";
+  const works = ferments(product);
+  const range = modelOf(product).range(product);
   const { alcoholByVolume } = attenuation(product.originalGravity, product.finalGravity);
   const heat = vessel.count * fermentationHeat(product, vessel.volume);
+  const note = !works
+    ? undefined
+    : heat > 0
+      ? `About ${printNumber(alcoholByVolume, 0.1)}\u00a0% alcohol by volume. It gives off ${printNumber(heat / 1e6, 0.01)}\u00a0MJ of its own heat, ${printMeasure(peakHeatOf(vessel, stage.target), measures.power, system)} at the height (estimate of the course).`
+      : "Without a fall in gravity nothing ferments and there is no heat of its own.";
   return (
     <>
-      <Choice
+      <Select
         label={chamber.vessels.length > 1 ? "What is in vessel 1" : "What is in it"}
         value={product.kind}
         options={productKinds.map((kind) => ({ value: kind, label: productLabels[kind] }))}
@@ -72,7 +79,7 @@ export function JobStation() {
           value={stage.high}
         />
       </Fields>
-      {ferments && (
+      {range && (
         <Fields title="The culture’s own range, from its packet">
           <ValueField
             at={{ section: "product", field: "packetLow" }}
@@ -89,33 +96,10 @@ export function JobStation() {
           />
         </Fields>
       )}
-      {ferments && (
-        <Fields
-          title="The wort"
-          note={
-            heat > 0
-              ? `About ${printNumber(alcoholByVolume, 0.1)}\u00a0% alcohol by volume. It gives off ${printNumber(heat / 1e6, 0.01)}\u00a0MJ of its own heat, ${printMeasure(peakHeatOf(vessel, stage.target), measures.power, system)} at the height (estimate of the course).`
-              : "Without a fall in gravity nothing ferments and there is no heat of its own."
-          }
-        >
-          <ValueField
-            at={{ section: "product", field: "originalGravity" }}
-            label="Original gravity"
-            kind={gravityKind}
-            value={product.originalGravity}
-          />
-          <ValueField
-            at={{ section: "product", field: "finalGravity" }}
-            label="Final gravity"
-            kind={gravityKind}
-            value={product.finalGravity}
-            hint="Expected, where it is not known yet."
-          />
-        </Fields>
-      )}
+      <ProductFields vessel={vessel} title={works ? "What ferments" : productLabels[product.kind]} note={note} />
       <StageFields />
       <Load />
-      <Cautions cautions={cautionsAt("job").filter((c) => ferments || c.id !== "carbon-dioxide")} />
+      <Cautions cautions={cautionsAt("job").filter((c) => works || c.id !== "carbon-dioxide")} />
     </>
   );
 }

@@ -11,14 +11,15 @@ import {
   type LoadedVessel,
   type Problem,
 } from "@/core/model";
-import { productLabels } from "@/core/product";
+import { modelOf, productLabels } from "@/core/product";
 import { measures, printMeasure, type Temperature } from "@/core/quantity";
 import { isQuick } from "@/core/trial";
-import { gravityKind, measureKind, NumberField, percentKind, plainKind, Select, temperatureKind } from "@/parts/fields";
+import { measureKind, NumberField, percentKind, plainKind, Select, temperatureKind } from "@/parts/fields";
 import { Fold } from "@/parts/common";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ValueField } from "../ValueField";
+import { ProductFields } from "./ProductFields";
 
 const options = <T extends string>(values: readonly T[], label: (value: T) => string) =>
   values.map((value) => ({ value, label: label(value) }));
@@ -73,34 +74,6 @@ function OneLoad({ vessel, index }: { vessel: LoadedVessel; index: number }) {
             options={options(productKinds, (kind) => productLabels[kind])}
             onChoose={(kind) => apply([{ section: "product", field: "kind", id, value: kind }], "product")}
           />
-        )}
-        {index > 0 && vessel.product.kind !== "hold" && (
-          <>
-            <ValueField
-              at={{ section: "product", field: "originalGravity", id }}
-              label="Original gravity"
-              kind={gravityKind}
-              value={vessel.product.originalGravity}
-            />
-            <ValueField
-              at={{ section: "product", field: "finalGravity", id }}
-              label="Final gravity"
-              kind={gravityKind}
-              value={vessel.product.finalGravity}
-            />
-            <ValueField
-              at={{ section: "product", field: "packetLow", id }}
-              label="Packet: coldest"
-              kind={temperature}
-              value={vessel.product.packetLow}
-            />
-            <ValueField
-              at={{ section: "product", field: "packetHigh", id }}
-              label="Packet: warmest"
-              kind={temperature}
-              value={vessel.product.packetHigh}
-            />
-          </>
         )}
         <Select
           label="Shape"
@@ -172,6 +145,28 @@ function OneLoad({ vessel, index }: { vessel: LoadedVessel; index: number }) {
           />
         )}
       </Fields>
+      {index > 0 && (
+        <ProductFields
+          vessel={vessel}
+          title={`Vessel ${index + 1}: ${productLabels[vessel.product.kind].toLowerCase()}`}
+        />
+      )}
+      {index > 0 && modelOf(vessel.product).range(vessel.product) && (
+        <Fields title={`Vessel ${index + 1}: its culture\u2019s own range, from its packet`}>
+          <ValueField
+            at={{ section: "product", field: "packetLow", id }}
+            label="Packet: coldest"
+            kind={temperature}
+            value={vessel.product.packetLow}
+          />
+          <ValueField
+            at={{ section: "product", field: "packetHigh", id }}
+            label="Packet: warmest"
+            kind={temperature}
+            value={vessel.product.packetHigh}
+          />
+        </Fields>
+      )}
       {several && <OwnBand vessel={vessel} />}
       {vessel.product.kind === "hold" && <HeatCurve vessel={vessel} />}
     </>

@@ -16,6 +16,7 @@ import { Happenings, useNewHappening } from "./Happenings";
 import { layerKey, Layers } from "./Layers";
 import { Sized } from "./Sized";
 import { WorstMoment } from "./WorstMoment";
+import { ProductLanes } from "./ProductLanes";
 import { StagePicker } from "../StagePicker";
 import { wholeOf } from "./figures";
 import { TrialFigures } from "./TrialFigures";
@@ -231,6 +232,7 @@ export function FullTrial({ trial, ghost, near }: Props) {
           </Sized>
         </figure>
       </div>
+      <ProductLanes trace={trace} view={now} />
       <Layers
         channels={channels}
         layers={named(trial.trace).map((l) => ({ key: layerKey(l), label: l.label }))}

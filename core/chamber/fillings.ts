@@ -1,4 +1,5 @@
 import type { Vessel } from "../model";
+import { lotOf } from "../product";
 
 interface Filling {
   label: string;
@@ -8,8 +9,6 @@ interface Filling {
   shells: number;
   /** W/mK, of stiff contents. */
   conductivity: number;
-  /** kg/m³ */
-  density: number;
 }
 
 /**
@@ -17,12 +16,12 @@ interface Filling {
  * the others from density × specific heat, engineering estimates (docs/sources.md).
  */
 export const fillingTable: Record<Vessel["filling"], Filling> = {
-  water: { label: "Wort, beer or water", capacity: 98_000 / 0.023, shells: 1, conductivity: 0.6, density: 1000 },
-  honey: { label: "Honey, liquid", capacity: 1420 * 2400, shells: 5, conductivity: 0.5, density: 1420 },
-  setHoney: { label: "Honey, set", capacity: 1420 * 2400 * 1.3, shells: 5, conductivity: 0.5, density: 1420 },
-  beans: { label: "Cooked beans or grain", capacity: 1000 * 3300, shells: 1, conductivity: 0.5, density: 1000 },
-  meat: { label: "Meat", capacity: 1050 * 3500, shells: 1, conductivity: 0.48, density: 1050 },
-  fish: { label: "Fish", capacity: 1050 * 3600, shells: 1, conductivity: 0.5, density: 1050 },
+  water: { label: "Wort, beer or water", capacity: 98_000 / 0.023, shells: 1, conductivity: 0.6 },
+  honey: { label: "Honey, liquid", capacity: 1420 * 2400, shells: 5, conductivity: 0.5 },
+  setHoney: { label: "Honey, set", capacity: 1420 * 2400 * 1.3, shells: 5, conductivity: 0.5 },
+  beans: { label: "Cooked beans or grain", capacity: 1000 * 3300, shells: 1, conductivity: 0.5 },
+  meat: { label: "Meat", capacity: 1050 * 3500, shells: 1, conductivity: 0.48 },
+  fish: { label: "Fish", capacity: 1050 * 3600, shells: 1, conductivity: 0.5 },
 };
 
 /** What the wall adds beside the plastic one that the contents' figure holds already, J/(m³K) of contents (estimate). */
@@ -40,4 +39,4 @@ export const contentsCapacity = (vessel: Vessel): number =>
   vessel.count * vessel.volume * (fillingTable[vessel.filling].capacity + wallCapacity[vessel.wall]);
 
 /** Mass of the contents of one vessel, kg. */
-export const massOf = (vessel: Vessel): number => vessel.volume * fillingTable[vessel.filling].density;
+export const massOf = (vessel: Vessel): number => lotOf(vessel).mass;

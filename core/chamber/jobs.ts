@@ -16,8 +16,8 @@ export interface Job {
 }
 
 const edit = (section: SectionName, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
-const band = (low: number, high: number): Edit[] => [
-  edit("product", "kind", "hold"),
+const band = (low: number, high: number, kind: ProductKind = "hold"): Edit[] => [
+  edit("product", "kind", kind),
   edit("stage", "low", celsius(low)),
   edit("stage", "high", celsius(high)),
 ];
@@ -34,19 +34,6 @@ const keyed = (setpoint: number, differential: number): Edit[] => [
   edit("settings", "setpoint", celsius(setpoint)),
   edit("settings", "heatingDifferential", kelvins(differential)),
 ];
-/** Heat of tempeh: lag, then its height, W (an estimated 10 W/kg), then falling off. */
-const mould = (height: number): Edit =>
-  edit(
-    "product",
-    "heatCurve",
-    [
-      [8, 0],
-      [16, 2 / 3],
-      [24, 1],
-      [36, 1 / 3],
-      [48, 0],
-    ].map(([hours, share]) => ({ hours, watts: Math.round(share! * height) })),
-  );
 const probe = (place: string): Edit => edit("probe", "place", place);
 /**
  * Half as much tempeh, air on all sides of it, vents for its own heat (W/K), and half a degree: found by trying. A
@@ -56,7 +43,6 @@ const vented = (power: number, vents: number, filledAt: number): Edit[] => [
   edit("stage", "low", celsius(29)),
   edit("vessel", "volume", 0.0009),
   start(filledAt),
-  mould(9),
   edit("cabinet", "fan", true),
   edit("heater", "power", power),
   edit("thermal", "airToRoom", vents),
@@ -96,7 +82,7 @@ export const jobs: readonly Job[] = [
     label: "Tempeh",
     note: "{30} to {32} {°}; after half a day it heats itself",
     boxes: ["foam", "underCounter", "upright"],
-    edits: [...band(30, 33), ...load("tray", "beans", "none", 0.0018), start(30), mould(18), heatOnly],
+    edits: [...band(30, 33, "tempeh"), ...load("tray", "beans", "none", 0.0018), start(30), heatOnly],
     inBox: { foam: vented(120, 3, 31), upright: vented(100, 2, 25), underCounter: vented(80, 2, 25) },
   },
   {
@@ -104,7 +90,7 @@ export const jobs: readonly Job[] = [
     label: "Honey, warmed",
     note: "{40} to {45} {°} for days, never above {50} {°}",
     boxes: ["warmBox", "upright", "foam"],
-    edits: [...band(40, 45), ...load("pail", "setHoney", "plastic", 0.019, 3), start(16), heatOnly],
+    edits: [...band(40, 45, "honey"), ...load("pail", "setHoney", "plastic", 0.019, 3), start(16), heatOnly],
     inBox: {
       // The face of a tube heater that melts honey is too hot to stand bare beside pails; a guarded lamp hangs above them.
       upright: [edit("heater", "kind", "lamp"), edit("cabinet", "fan", true)],
@@ -123,7 +109,7 @@ export const jobs: readonly Job[] = [
     label: "Cooking in a water bath",
     note: "{55} to {65} {°}, held for hours",
     boxes: ["crock"],
-    edits: [...band(59, 61), ...load("piece", "meat", "none", 0.00038), start(5), heatOnly],
+    edits: [...band(59, 61, "bath"), ...load("piece", "meat", "none", 0.00038), start(5), heatOnly],
     inBox: { crock: circulator },
   },
   {
@@ -131,7 +117,7 @@ export const jobs: readonly Job[] = [
     label: "Mash",
     note: "{62} to {72} {°} for an hour or two",
     boxes: ["kettle"],
-    edits: [...band(64, 66), ...load("pot", "water", "steel", 0.027), start(18), heatOnly],
+    edits: [...band(64, 66, "mash"), ...load("pot", "water", "steel", 0.027), start(18), heatOnly],
     inBox: { kettle: kettleSettings },
   },
   {
@@ -140,10 +126,9 @@ export const jobs: readonly Job[] = [
     note: "{70} to {125} {°} in the air around it",
     boxes: ["drum", "brick"],
     edits: [
-      ...band(110, 125),
-      ...load("piece", "meat", "none", 0.0048),
+      ...band(110, 125, "smoke"),
+      ...load("piece", "meat", "none", 0.0046),
       start(5),
-      edit("vessel", "evaporation", 200),
       heatOnly,
       edit("unit", "differentialHigh", kelvins(15)),
     ],
@@ -154,21 +139,15 @@ export const jobs: readonly Job[] = [
     label: "Dry curing",
     note: "{10} to {14} {°} for weeks",
     boxes: ["wine", "upright", "underCounter"],
-    edits: [
-      ...band(10, 14),
-      ...load("piece", "meat", "none", 0.0093),
-      start(15),
-      edit("vessel", "evaporation", 2.8),
-      edit("vessel", "evaporationAt", celsius(12)),
-    ],
-    inBox: { wine: [probe("core")] },
+    edits: [...band(10, 14, "wholeMuscle"), ...load("piece", "meat", "none", 0.0093), start(15)],
+    inBox: { wine: [probe("core")], upright: [edit("settings", "heatingDifferential", kelvins(1.6))] },
   },
   {
     id: "serve",
     label: "Storing and serving",
     note: "{3} to {6} {°}, filled warm",
     boxes: ["chest", "upright", "fridgeFreezer", "underCounter"],
-    edits: [...band(3, 6), ...load("carboy", "water", "steel", 0.019), start(18)],
+    edits: [...band(3, 6, "serving"), ...load("carboy", "water", "steel", 0.019), start(18)],
   },
   {
     id: "hold",

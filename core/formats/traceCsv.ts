@@ -1,11 +1,12 @@
 import Papa from "papaparse";
 import type { Chamber } from "../model";
+import { productObservable } from "../product";
 import { celsius, inScale, type Scale } from "../quantity";
 import { channels, layerLabel, type Trace } from "../trial";
 
 /**
  * A trace as a table: a row a bin, hours from the start, lowest and highest of every line in the scale, shares of
- * time in per cent.
+ * time in per cent, what is seen of each product at the end of the bin.
  */
 export function traceCsv(trace: Trace, chamber: Chamber, scale: Scale): string {
   const sign = scale === "C" ? "C" : "F";
@@ -13,6 +14,13 @@ export function traceCsv(trace: Trace, chamber: Chamber, scale: Scale): string {
     ...channels.map((c) => ({ name: c as string, low: trace.low[c], high: trace.high[c] })),
     ...trace.layers.map((l) => ({ name: layerLabel(l, chamber), low: l.low, high: l.high })),
   ];
+  const figures = trace.figures.flatMap(({ index, name, values }) => {
+    const vessel = chamber.vessels[index];
+    const figure = vessel && productObservable(vessel.product, name);
+    return figure ? [{ label: `${figure.label}, vessel ${index + 1}`, unit: figure.unit, values }] : [];
+  });
+  const printed = (value: number, unit: string) =>
+    !Number.isFinite(value) ? "" : unit === "temperature" ? degrees(value) : String(Number(value.toPrecision(5)));
   const degrees = (t: number) => (Number.isFinite(t) ? inScale(celsius(t), scale).toFixed(2) : "");
   const rows = Array.from({ length: trace.bins }, (_, i) => [
     ((trace.from + i * trace.width) / 3600).toFixed(4),
@@ -20,6 +28,7 @@ export function traceCsv(trace: Trace, chamber: Chamber, scale: Scale): string {
     (trace.heat[i]! * 100).toFixed(1),
     (trace.cold[i]! * 100).toFixed(1),
     (trace.alarm[i]! * 100).toFixed(1),
+    ...figures.map(({ values, unit }) => printed(values[i]!, unit)),
   ]);
   const fields = [
     "hours from start",
@@ -27,6 +36,7 @@ export function traceCsv(trace: Trace, chamber: Chamber, scale: Scale): string {
     "heat on (%)",
     "cold on (%)",
     "alarm (%)",
+    ...figures.map(({ label, unit }) => `${label}${unit ? ` (${unit === "temperature" ? sign : unit})` : ""}`),
   ];
   return Papa.unparse({ fields, data: rows });
 }

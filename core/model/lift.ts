@@ -150,7 +150,10 @@ export type LiftSteps = Readonly<Record<number, (raw: RawRecord) => RawRecord>>;
 /** Version 5: words of a unit's display, chambers that are put by. Nothing of what there was is written otherwise. */
 const toFive = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 5 });
 
-export const chamberSteps: LiftSteps = { 1: toTwo, 2: toThree, 3: toFour, 4: toFive };
+/** Version 6: products of every kind, with numbers of their own. Nothing of what there was is written otherwise. */
+const toSix = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 6 });
+
+export const chamberSteps: LiftSteps = { 1: toTwo, 2: toThree, 3: toFour, 4: toFive, 5: toSix };
 export const preferencesSteps: LiftSteps = {
   1: (raw) => ({ ...raw, schemaVersion: 2, quickTrialDays: 1 }),
   2: (raw) => ({ ...raw, schemaVersion: 3 }),

@@ -21,7 +21,31 @@ export const vesselShape = {
   evaporationAt: temperatureField(0, 100),
 };
 
-export const productKinds = ["ale", "lager", "farmhouse", "hold"] as const;
+export const productKinds = [
+  "ale",
+  "lager",
+  "farmhouse",
+  "spontaneous",
+  "wine",
+  "cider",
+  "mead",
+  "serving",
+  "tempeh",
+  "honey",
+  "bath",
+  "smoke",
+  "sausage",
+  "wholeMuscle",
+  "mash",
+  "hold",
+] as const;
+
+/** How far honey has set. */
+export const honeySets = ["liquid", "partSet", "set", "hard"] as const;
+/** What a piece of food is, for what has to be killed in it. */
+export const meats = ["whole", "minced", "poultry", "fish"] as const;
+/** What a piece looks like: flat, long, in one lump, round. */
+export const pieceShapes = ["slab", "roll", "chunk", "ball"] as const;
 
 /** A point of a heat curve that somebody types in: hours from the start, W of one vessel. */
 export const heatPoint = z.strictObject({ hours: quantityField(0, 2400), watts: quantityField(0, 5000) });
@@ -36,6 +60,32 @@ export const productShape = {
   packetHigh: temperatureField(-2, 130),
   /** Own heat over time where nothing of the above ferments; straight lines between the points. */
   heatCurve: z.array(heatPoint).check(z.maxLength(40)),
+  /** How fast it goes against what is usual: every rate of a product is an estimate. */
+  pace: quantityField(0.2, 5),
+  /** Days until a typed course is 98 % done. */
+  courseDays: quantityField(0.5, 400),
+  set: z.enum(honeySets),
+  /** HMF in honey at the start, mg/kg; its diastase number. */
+  hmf: quantityField(0, 200),
+  diastase: quantityField(0, 80),
+  /** Honey of a hot country: its limit of HMF is twice as high. */
+  tropical: z.boolean(),
+  meat: z.enum(meats),
+  shape: z.enum(pieceShapes),
+  /** Of a piece, or across a casing, m. */
+  thickness: quantityField(0.003, 0.4),
+  /** Core at which it is done, and at which it is wrapped; 0 °C: never, °C. */
+  doneAt: temperatureField(30, 130),
+  wrapAt: temperatureField(0, 130),
+  startPh: quantityField(4, 7),
+  /** kg a kg of what goes in: sugar for the culture, salt, water. */
+  sugar: quantityField(0, 0.05),
+  salt: quantityField(0, 0.15),
+  water: quantityField(0.2, 0.85),
+  /** Share of nitrite in the curing salt, as its label says; 0: none is named. */
+  cureStrength: quantityField(0, 0.2),
+  /** Share of its weight that it shall lose. */
+  targetLoss: quantityField(0.02, 0.6),
 };
 
 /** A band of its own for what is in a vessel: where nothing of it is said, the stage's band holds for it too, °C. */

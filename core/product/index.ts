@@ -1,5 +1,13 @@
+export { COME_UP } from "./bath";
 export * from "./beer";
+export * from "./cardinal";
 export * from "./evaporation";
-export * from "./held";
+export { diastaseLost, hmfFormed, invertaseLost } from "./honey";
+export * from "./lot";
+export * from "./mash/water";
 export * from "./models";
+export * from "./piece";
+export * from "./sausage";
 export * from "./shape";
+export * from "./words";
+export { saturation } from "./smoke";

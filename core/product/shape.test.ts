@@ -1,19 +1,29 @@
 import { productKinds } from "../model";
 import { celsius } from "../quantity";
-import { evaporationHeat, modelOf, peakHeatOf, productDefaults, productObservable, type ProductState } from ".";
+import { feel, HOUR } from "./testing/feel";
+import {
+  evaporationHeat,
+  hasOwnHeat,
+  lotOf,
+  modelOf,
+  peakHeatOf,
+  productDefaults,
+  productObservable,
+  type ProductState,
+} from ".";
 
-const HOUR = 3600;
+const lot = lotOf({ volume: 0.02 });
 
 /** Runs a product at a steady temperature in steps of a minute: its heat, J, and the most that it gave, W. */
 function runAt(kind: (typeof productKinds)[number], t: number, hours: number, state?: ProductState, from = 0) {
   const product = productDefaults(kind);
   const model = modelOf(product);
-  const own = state ?? model.start(product, 0.02);
-  const out = { watts: 0 };
+  const own = state ?? model.start(product, lot, t);
+  const out = { watts: 0, drying: 0 };
   let joules = 0;
   let most = 0;
   for (let s = from; s < hours * HOUR; s += 60) {
-    model.step(own, product, t, s + 30, 60, out);
+    model.step(own, product, feel(t), s + 30, 60, out);
     joules += out.watts * 60;
     most = Math.max(most, out.watts);
   }
@@ -29,7 +39,7 @@ describe.each(productKinds)("%s, as every product", (kind) => {
     expect(model.hazards(product)[0]!.at).toBeLessThanOrEqual(0);
     for (const { name, of } of model.observables) {
       expect(productObservable(product, name)!.name).toBe(name);
-      expect(Number.isFinite(of(model.start(product, 0.02), product))).toBe(true);
+      expect(Number.isFinite(of(model.start(product, lot, 19), product))).toBe(true);
     }
   });
   it("its state is plain data: written down and read again it goes on as if nothing had been", () => {
@@ -40,8 +50,8 @@ describe.each(productKinds)("%s, as every product", (kind) => {
   });
   it("never gives more heat than its height at that temperature", () => {
     const { most, product } = runAt(kind, 20, 400);
-    expect(most).toBeLessThanOrEqual(peakHeatOf({ count: 1, product, volume: 0.02 }, celsius(20)) + 1e-9);
-    expect(most > 0).toBe(kind !== "hold");
+    expect(most).toBeLessThanOrEqual(peakHeatOf({ count: 1, product, volume: 0.02 }, celsius(20)) + 1e-3);
+    expect(most > 0).toBe(hasOwnHeat(product));
   });
 });
 
@@ -54,7 +64,7 @@ describe("a beer through the shape", () => {
     expect(joules / 921e3).toBeLessThan(1.04);
     const gravity = productObservable(product, "gravity")!;
     expect(gravity.of(state, product)).toBeCloseTo(product.finalGravity, 3);
-    expect(gravity.of(modelOf(product).start(product, 0.02), product)).toBeCloseTo(product.originalGravity, 3);
+    expect(gravity.of(modelOf(product).start(product, lot, 20), product)).toBeCloseTo(product.originalGravity, 3);
   });
 });
 

@@ -6,8 +6,46 @@ export type ProductState = Record<string, number>;
 
 /** What a product does over a span, of one vessel. Written over by every step: the trial allocates nothing for it. */
 export interface ProductOutput {
-  /** Own heat on average over the span, W. */
+  /** Own heat on average over the span, W; below zero where melting takes it. */
   watts: number;
+  /** Heat that evaporation takes from its surface, W. */
+  drying: number;
+}
+
+/** What is around and in a product while it moves on: the trial fills one of these in again and again. */
+export interface Feels {
+  /** Middle and outermost part of the contents, °C. */
+  core: number;
+  surface: number;
+  /** The contents from the middle outwards where they are stiff, °C; one where they mix. */
+  parts: readonly number[];
+  /** What is around it, air or liquid, °C, and how well that gives its heat on, W/m²K. */
+  medium: number;
+  film: number;
+  /** Vapour pressure of the air around, Pa, and its humidity at its own temperature, 0..1. In a liquid nothing dries. */
+  vapour: number;
+  humidity: number;
+  wet: boolean;
+}
+
+/** The contents of one vessel. */
+export interface Lot {
+  /** m³ */
+  volume: number;
+  /** kg */
+  mass: number;
+}
+
+/** What a figure of a product is counted in. */
+export type ObservableUnit = "" | "share" | "temperature" | "log" | "mg/kg" | "hours" | "degreeHours";
+
+/** A line that a figure should reach, or must not pass. */
+export interface ProductLimit {
+  value: number;
+  side: "atLeast" | "atMost";
+  /** It is what is aimed for; otherwise it is a limit that should not be passed. */
+  aim: boolean;
+  says: string;
 }
 
 /** Something about a product that a program can wait for and a log can hold. */
@@ -15,9 +53,9 @@ export interface ProductObservable {
   name: string;
   /** For people, as in "gravity at most 1.012". */
   label: string;
-  /** Empty where it is a plain number; "share" is shown in per cent. */
-  unit: "" | "share";
+  unit: ObservableUnit;
   of: (state: ProductState, product: Product) => number;
+  limit?: (product: Product) => ProductLimit | null;
 }
 
 /** Something that happens to a product past a temperature. */
@@ -29,7 +67,7 @@ export interface Hazard {
 }
 
 /** A reading that tells where a product stands, beside its temperature. */
-export type ReadingName = "gravity";
+export type ReadingName = "gravity" | "pH" | "weight" | "core" | "iodine" | "look";
 
 /**
  * One product model: what it starts from, how it moves, what can be seen of it. Every folder of core/product is one of
@@ -37,25 +75,24 @@ export type ReadingName = "gravity";
  */
 export interface ProductModel {
   kinds: readonly ProductKind[];
-  defaults: (kind: ProductKind) => Product;
-  /** @param volume contents of one vessel, m³ */
-  start: (product: Product, volume: number) => ProductState;
+  /** What differs from the blank product. */
+  defaults: (kind: ProductKind) => Partial<Product>;
+  start: (product: Product, lot: Lot, startTemperature: number) => ProductState;
   /**
    * Moves the state on and writes what came of it into `out`.
-   * @param core temperature of the contents, °C
    * @param seconds middle of the span, from the start of the trial
    * @param span s
    */
   step: (
     state: ProductState,
     product: Product,
-    core: number,
+    feels: Feels,
     seconds: number,
     span: number,
     out: ProductOutput,
   ) => void;
   /** Largest own heat of one vessel at a steady temperature, W. */
-  peakHeat: (product: Product, volume: number, t: Temperature) => number;
+  peakHeat: (product: Product, lot: Lot, t: Temperature) => number;
   observables: readonly ProductObservable[];
   /** The range within which it comes out well, where it has one of its own. */
   range: (product: Product) => { low: Temperature; high: Temperature } | null;

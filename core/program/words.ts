@@ -1,5 +1,5 @@
 import type { Chamber, Observable, StageEnd } from "../model";
-import { modelOf } from "../product";
+import { modelOf, printFigure } from "../product";
 import { celsius, printClock, printDuration, printNumber, printTemperature, type Scale } from "../quantity";
 
 /** The name of a stage, or its number. */
@@ -31,7 +31,7 @@ function sayValue({ of, id, name }: Observable, value: number, chamber: Chamber,
   if (name === "temperature") return printTemperature(celsius(value), scale);
   const vessel = of === "vessel" ? chamber.vessels.find((v) => v.id === id) : undefined;
   const known = vessel && modelOf(vessel.product).observables.find((o) => o.name === name);
-  return known?.unit === "share" ? `${printNumber(value * 100, 1)}\u00a0%` : printNumber(value, 0.001);
+  return known ? printFigure(value, known.unit, scale) : printNumber(value, 0.001);
 }
 
 /** One end of a stage in words: "until …". */

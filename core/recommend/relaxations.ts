@@ -11,6 +11,7 @@ import {
 } from "../chamber";
 import { outletsOf } from "../controller";
 import type { Chamber, ChamberRecord, Edit } from "../model";
+import { hasOwnHeat } from "../product";
 import { placeAtProduct, placeLabel, probeMove } from "../probe";
 import { celsius, kelvins, midSentence, printDifference, printTemperature, type Scale } from "../quantity";
 import type { BindingConstraint } from "./constraint";
@@ -87,7 +88,7 @@ function smallerBatch({ plan: { chamber } }: Setup, { judged }: BindingConstrain
   const { vessels } = chamber;
   const vessel = vessels.find((v) => v.id === judged) ?? vessels[0]!;
   const { product, volume, id } = vessel;
-  if (product.kind === "hold" && !product.heatCurve.some((p) => p.watts > 0)) return [];
+  if (!hasOwnHeat(product)) return [];
   const of = vessels.length > 1 ? ` in vessel ${vessels.indexOf(vessel) + 1}` : "";
   return [
     { share: 0.5, label: `Make half as much of it${of}` },

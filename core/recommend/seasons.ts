@@ -1,5 +1,5 @@
 import type { Chamber, Named, Stage } from "../model";
-import { peakOwnHeat } from "../product";
+import { lotOf, peakOwnHeat } from "../product";
 import { celsius, kelvins, type Temperature } from "../quantity";
 
 export type SeasonName = "coldest" | "mild" | "hottest";
@@ -21,7 +21,7 @@ const ICE_EVERY = 86_400;
 
 function under(chamber: Chamber, stage: Named<Stage>, name: SeasonName, room: Temperature, heated: boolean): Season {
   const targetOf = (v: Chamber["vessels"][number]) => v.band?.target ?? stage.target;
-  const ownOf = (v: Chamber["vessels"][number]) => (heated ? peakOwnHeat(v.product, v.volume, targetOf(v)) : 0);
+  const ownOf = (v: Chamber["vessels"][number]) => (heated ? peakOwnHeat(v.product, lotOf(v), targetOf(v)) : 0);
   const curve = (watts: number) =>
     watts > 0
       ? [

@@ -1,5 +1,5 @@
 import { tryEdits } from "../chamber";
-import { cabinetKinds, probePlaces, productKinds, unitKinds, type ChamberRecord, type Edit } from "../model";
+import { cabinetKinds, probePlaces, unitKinds, type ChamberRecord, type Edit } from "../model";
 import { celsius, kelvins } from "../quantity";
 import { recordWith } from "./build";
 
@@ -29,7 +29,7 @@ export function randomChambers(count: number, seed: number): ChamberRecord[] {
     const half = pick([0.5, 1, 1.5, 2]);
     const tried = tryEdits(recordWith(), [
       edit("cabinet", "kind", pick(air)),
-      edit("product", "kind", pick(productKinds)),
+      edit("product", "kind", pick(["ale", "lager", "farmhouse", "hold"])),
       edit("room", "low", celsius(room)),
       edit("room", "high", celsius(room + between(0, 12))),
       edit("stage", "low", celsius(target - half)),

@@ -2,7 +2,7 @@ import { buildNetwork, type Network } from "../chamber";
 import { aroundAt, isDaily, recordedTemperature } from "../climate";
 import { freshOutlet, NO_READING, powerUp } from "../controller";
 import { freshCooler, freshHeater } from "../device";
-import { modelOf } from "../product";
+import { lotOf, modelOf } from "../product";
 import { startProgram, type ProgramPlan } from "../program";
 import { inputsOf, type Inputs } from "./discretise";
 import type { TrialInput } from "./input";
@@ -120,7 +120,7 @@ export function startRun(input: TrialInput): Run {
       shown: new Float64Array(chamber.controllers.length).fill(NO_READING),
       heaters: chamber.heaters.map((h) => freshHeater(h.fuel)),
       coolers,
-      products: chamber.vessels.map((v) => modelOf(v.product).start(v.product, v.volume)),
+      products: chamber.vessels.map((v) => modelOf(v.product).start(v.product, lotOf(v), v.startTemperature)),
       program: startProgram(plan),
       heat: new Float64Array(network.vessels.length),
       evaporated: new Float64Array(network.vessels.length),

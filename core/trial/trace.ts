@@ -1,5 +1,6 @@
 import type { Chamber } from "../model";
 import type { Network } from "../chamber";
+import { modelOf } from "../product";
 import { NO_READING } from "../controller";
 import type { QuietSteps } from "./run";
 import type { RunState } from "./state";
@@ -17,6 +18,14 @@ export interface TraceLayer {
   high: Float32Array;
 }
 
+/** One figure of what is in a vessel, over the bins. */
+export interface TraceFigure {
+  /** Which vessel. */
+  index: number;
+  name: string;
+  values: Float32Array;
+}
+
 /** A trial drawn in bins: lowest and highest of each line and the share of time each device was on, bin by bin. */
 export interface Trace {
   bins: number;
@@ -26,6 +35,8 @@ export interface Trace {
   low: Record<Channel, Float32Array>;
   high: Record<Channel, Float32Array>;
   layers: TraceLayer[];
+  /** What can be seen of the products: for each vessel each of its figures, at the end of each bin. */
+  figures: TraceFigure[];
   /** Shares 0..1. */
   heat: Float32Array;
   cold: Float32Array;
@@ -108,6 +119,7 @@ export class TraceBins {
   private readonly binEnd: number[];
   private readonly layerAt: number[];
   private readonly layerEvery: number;
+  private readonly read: ((state: RunState) => number)[];
   private bin = 0;
   private binStart: number;
   private heat = 0;
@@ -164,10 +176,20 @@ export class TraceBins {
       low: all(Infinity),
       high: all(-Infinity),
       layers: layers.map(({ kind, index }) => ({ kind, index, low: line(Infinity), high: line(-Infinity) })),
+      figures: chamber.vessels.flatMap(({ product }, index) =>
+        modelOf(product).observables.map(({ name }) => ({ index, name, values: line(NaN) })),
+      ),
       heat: line(0),
       cold: line(0),
       alarm: line(0),
     };
+    this.read = chamber.vessels.flatMap(({ product }, index) =>
+      modelOf(product).observables.map(
+        ({ of }) =>
+          (state: RunState) =>
+            of(state.products[index]!, product),
+      ),
+    );
     this.binStart = fromStep;
     this.binEnd = Array.from({ length: bins }, (_, i) => fromStep + Math.ceil(((i + 1) * (toStep - fromStep)) / bins));
     this.layerEvery = Math.max(1, Math.min(Math.round(60 / dt), Math.floor((toStep - fromStep) / bins)));
@@ -198,19 +220,19 @@ export class TraceBins {
       const display = state.shown[displays[k]!]!;
       if (display !== NO_READING) this.widen(CHANNELS + nodes.length + k, display, step);
     }
-    if (step >= this.layerNext) this.addSlow(x, room, step);
+    if (step >= this.layerNext) this.addSlow(state, x, room, step);
     if (state.heating) this.heat++;
     if (state.cooling) this.cold++;
     if (alarm) this.alarm++;
   }
 
   /** Takes in quiet steps that no bin ends among. */
-  addQuiet(
-    { heating, cooling, shown: { length: controllers } }: RunState,
-    { x, stride, rooms, shown, from }: QuietSteps,
-    begin: number,
-    end: number,
-  ): void {
+  addQuiet(state: RunState, { x, stride, rooms, shown, from }: QuietSteps, begin: number, end: number): void {
+    const {
+      heating,
+      cooling,
+      shown: { length: controllers },
+    } = state;
     this.widenBy(0, x, stride, this.product, from, begin, end);
     this.widenBy(1, x, stride, this.probe, from, begin, end);
     this.widenBy(2, x, stride, this.air, from, begin, end);
@@ -232,7 +254,7 @@ export class TraceBins {
       step < from + end;
       step = Math.max(step + 1, this.layerNext)
     )
-      this.addSlow(x, rooms[step - from]!, step, (step - from) * stride);
+      this.addSlow(state, x, rooms[step - from]!, step, (step - from) * stride);
     const count = end - begin;
     if (heating) this.heat += count;
     if (cooling) this.cold += count;
@@ -270,10 +292,11 @@ export class TraceBins {
     return this.binEnd[this.bin]!;
   }
 
-  private addSlow(x: Float64Array, room: number, step: number, at = 0): void {
+  private addSlow(state: RunState, x: Float64Array, room: number, step: number, at = 0): void {
     // Room and layers move slowly: once a minute is enough for their lines.
     this.widen(4, room, step);
-    const { layers } = this.trace;
+    const { layers, figures } = this.trace;
+    for (let f = 0; f < figures.length; f++) figures[f]!.values[this.bin] = this.read[f]!(state);
     for (let l = 0; l < layers.length; l++) {
       const t = x[at + this.layerAt[l]!]!;
       const { low, high } = layers[l]!;

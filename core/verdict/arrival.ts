@@ -1,5 +1,5 @@
 import { coldAvailable, coldNeeded, coolerChoice, coolersFor, hasCooler, hasHeater } from "../chamber";
-import { peakHeatOf, peakHeatOfAll } from "../product";
+import { modelOf, peakHeatOf, peakHeatOfAll } from "../product";
 import { atFirst, printDuration } from "../quantity";
 import { heaterOfPower, heatOf, offered, startNearer, switchToo, watts } from "./remedies";
 import { coolerRoom } from "./milderRoom";
@@ -67,7 +67,7 @@ export const slowArrival: Rule = (c) => {
   const { at } = words(c);
   const first = from === 0;
   const wait =
-    vessel.product.kind === "hold"
+    modelOf(vessel.product).range(vessel.product) === null
       ? "Allow for that, or start nearer the target."
       : first
         ? "A culture pitched meanwhile works outside its range: let it wait, or start nearer the target."

@@ -1,6 +1,6 @@
 import { controllerOf, heatersOf, coolersOf } from "../chamber";
 import { outletsOf } from "../controller";
-import { hasOwnHeat } from "../product";
+import { ferments } from "../product";
 import { printDuration } from "../quantity";
 import { heaterOfPower, heatOf, offered, watts } from "./remedies";
 import { highest } from "./traceEnds";
@@ -177,10 +177,10 @@ export const fridgeStaysOff: Rule = (c) =>
 /** Light falls on what ferments. */
 export const lightOnProduct: Rule = (c) => {
   const { chamber } = c;
-  const ferments = chamber.vessels.some((v) => v.product.kind !== "hold" && hasOwnHeat(v.product));
+  const any = chamber.vessels.some((v) => ferments(v.product));
   const bulb = heatersOf(chamber).find((h) => h.kind === "bulb");
   const light = chamber.lights.find((l) => l.power > 0);
-  if (!ferments || (!bulb && !light)) return null;
+  if (!any || (!bulb && !light)) return null;
   return {
     id: "light",
     about: (bulb ?? light)!.id,

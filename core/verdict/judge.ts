@@ -21,6 +21,7 @@ import { takenOut } from "./happened";
 import { liesInLayers } from "./layers";
 import { bandsApart, doesNotFit, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
 import { allWell } from "./normal";
+import { limitPassed, notReady, slowComeUp, tooCoolToKill } from "./product";
 import { nobodyThere, stageStalls, trialTooShort } from "./program";
 import { differentialTooFine, limitsReversed, noAlarm, offsetHides, probeLoose, unitsFight } from "./reading";
 import { boils, fuelEnds, glowTooStrong, iceEnds, oneSided, wastedEnergy } from "./supplies";
@@ -54,6 +55,9 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["judged", oneSided],
   ["program", iceEnds],
   ["judged", mayChase],
+  ["program", limitPassed],
+  ["program", tooCoolToKill],
+  ["program", slowComeUp],
   ["judged", leavesBand],
   ["judged", takenOut],
   ["program", doesNotFit],
@@ -79,6 +83,7 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["judged", heaterBarely],
   ["judged", coldBarely],
   ["stage", heaterOversized],
+  ["program", notReady],
   ["judged", livesAtOneEnd],
   ["judged", airUnseen],
   ["controller", relayWears],

@@ -1,5 +1,6 @@
 "use client";
 
+import { LEFT, RIGHT } from "./margins";
 import { memo, useMemo } from "react";
 import { ComposedChart, XAxis, YAxis } from "recharts";
 import { celsius, inScale, type Scale } from "@/core/quantity";
@@ -14,8 +15,6 @@ import { ROOM_LANE, RoomLane } from "./RoomLane";
 import { StageMarks } from "./StageMarks";
 import type { View } from "./view";
 
-const LEFT = 40;
-const RIGHT = 82;
 const TOP = 8;
 const AXIS_HEIGHT = 22;
 const LANES = 40;

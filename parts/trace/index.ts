@@ -6,6 +6,8 @@ import dynamic from "next/dynamic";
 export const TraceChart = dynamic(() => import("./TraceChart").then((m) => m.TraceChart), { ssr: false });
 export const InsetChart = dynamic(() => import("./InsetChart").then((m) => m.InsetChart), { ssr: false });
 export const SpanChart = dynamic(() => import("./SpanChart").then((m) => m.SpanChart), { ssr: false });
+export { FigureLane } from "./FigureLane";
+export { LEFT, RIGHT } from "./margins";
 export { sayTrial } from "./say";
 export * from "./view";
 export const CompareChart = dynamic(() => import("./CompareChart").then((m) => m.CompareChart), { ssr: false });

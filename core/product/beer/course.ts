@@ -11,13 +11,12 @@ export const extractMass = (volume: number, originalGravity: number): number =>
 
 /** All the heat that a beer will give off, J. Zero where nothing ferments. */
 export function fermentationHeat(product: Product, volume: number): number {
-  if (product.kind === "hold") return 0;
   const { realAttenuation } = attenuation(product.originalGravity, product.finalGravity);
   return extractMass(volume, product.originalGravity) * realAttenuation * HEAT_OF_FERMENTATION;
 }
 
 /** Growth rate at 20 °C, per day. Engineering estimates of our own (docs/sources.md). */
-const RATE_AT_20: Record<ProductKind, number> = { ale: 2.6, lager: 2.0, farmhouse: 2.4, hold: 0 };
+const RATE_AT_20: Partial<Record<ProductKind, number>> = { ale: 2.6, lager: 2.0, farmhouse: 1.6 };
 const LAG_AT_20_DAYS = 0.5;
 const Q10 = 2.3;
 const SEED = 0.01;
@@ -36,10 +35,10 @@ export const startFerment = (): FermentState => ({ lag: 0, done: SEED });
  * rate k = k20·2.3^((T−20)/10), solved exactly for a constant temperature over the step.
  * Mutates `state` (the trial's inner loop allocates nothing) and returns the share fermented in this step.
  */
-export function stepFerment(state: FermentState, kind: ProductKind, t: number, dt: number): number {
-  const rate20 = RATE_AT_20[kind];
+export function stepFerment(state: FermentState, kind: ProductKind, t: number, dt: number, pace = 1): number {
+  const rate20 = RATE_AT_20[kind] ?? 0;
   if (rate20 === 0) return 0;
-  const speed = Q10 ** ((t - 20) / 10) / DAY;
+  const speed = (pace * Q10 ** ((t - 20) / 10)) / DAY;
   let left = dt;
   if (state.lag < 1) {
     const lagLeft = ((1 - state.lag) * LAG_AT_20_DAYS) / speed;
@@ -59,7 +58,9 @@ export function stepFerment(state: FermentState, kind: ProductKind, t: number, d
 
 /** Largest own heat of one vessel at a steady temperature, W: the steepest point of the logistic course, Q·k/4. */
 export const peakFermentHeat = (product: Product, volume: number, t: Temperature): number =>
-  (fermentationHeat(product, volume) * RATE_AT_20[product.kind] * Q10 ** ((t - 20) / 10)) / DAY / 4;
+  (fermentationHeat(product, volume) * (RATE_AT_20[product.kind] ?? 0) * product.pace * Q10 ** ((t - 20) / 10)) /
+  DAY /
+  4;
 
 /**
  * Where beer begins to freeze, °C: −(0.42·ABW + 0.04·OE + 0.2). Value from memory of a brewing rule; the true point

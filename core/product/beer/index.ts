@@ -4,16 +4,21 @@ import type { ProductModel } from "../shape";
 import { beerFreezesAt, fermentationHeat, peakFermentHeat, startFerment, stepFerment } from "./course";
 
 /** Ranges of common practice, no source; a packet's own range replaces them. */
-const usual: Partial<Record<ProductKind, Omit<Product, "kind" | "heatCurve">>> = {
+const usual: Partial<Record<ProductKind, Partial<Product>>> = {
   ale: { originalGravity: 1.048, finalGravity: 1.011, packetLow: celsius(17), packetHigh: celsius(22) },
   lager: { originalGravity: 1.048, finalGravity: 1.01, packetLow: celsius(8), packetHigh: celsius(13) },
   farmhouse: { originalGravity: 1.052, finalGravity: 1.006, packetLow: celsius(20), packetHigh: celsius(29) },
 };
 
+/** Share of its extract from which on a gravity that no longer falls is its end, and no pause. */
+const NEARLY = 0.98;
+
 interface BeerState {
   [name: string]: number;
   lag: number;
   done: number;
+  /** Hours since its gravity hardly falls any more. */
+  steady: number;
   /** All the heat that one vessel gives off, J. */
   total: number;
 }
@@ -21,18 +26,33 @@ interface BeerState {
 /** Wort that ferments: heat by the course of its attenuation. */
 export const beer: ProductModel = {
   kinds: ["ale", "lager", "farmhouse"],
-  defaults: (kind) => ({ kind, ...usual[kind]!, heatCurve: [] }),
-  start: (product, volume): BeerState => {
+  defaults: (kind) => usual[kind]!,
+  start: (product, { volume }): BeerState => {
     const { lag, done } = startFerment();
-    return { lag, done, total: fermentationHeat(product, volume) };
+    return { lag, done, steady: 0, total: fermentationHeat(product, volume) };
   },
-  step: (state, product, core, _seconds, span, out) => {
+  step: (state, product, { core }, _seconds, span, out) => {
     const own = state as BeerState;
-    out.watts = (stepFerment(own, product.kind, core, span) * own.total) / span;
+    out.watts = (stepFerment(own, product.kind, core, span, product.pace) * own.total) / span;
+    if (own.done >= NEARLY) own.steady += span / 3600;
   },
-  peakHeat: peakFermentHeat,
+  peakHeat: (product, { volume }, t) => peakFermentHeat(product, volume, t),
   observables: [
-    { name: "progress", label: "sugar fermented", unit: "share", of: (state) => state.done! },
+    {
+      name: "progress",
+      label: "sugar fermented",
+      unit: "share",
+      of: (state) => state.done!,
+      limit: () => ({ value: NEARLY, side: "atLeast", aim: true, says: "near its end" }),
+    },
+    {
+      name: "steady",
+      label: "gravity steady for",
+      unit: "hours",
+      of: (state) => state.steady!,
+      // Two equal gravities a day or two apart count near the expected end alone (common practice, no source).
+      limit: () => ({ value: 24, side: "atLeast", aim: true, says: "two equal gravities a day apart" }),
+    },
     {
       name: "gravity",
       label: "gravity",
@@ -44,6 +64,21 @@ export const beer: ProductModel = {
   range: ({ packetLow, packetHigh }) => ({ low: packetLow, high: packetHigh }),
   hazards: (product) => [{ id: "freezes", at: beerFreezesAt(product), within: 1 }],
   readings: ["gravity"],
+};
+
+/** Beer in a keg or in bottles: it works no more, and freezes where its alcohol lets it. */
+export const serving: ProductModel = {
+  kinds: ["serving"],
+  defaults: () => ({ ...usual.ale!, packetLow: celsius(4), packetHigh: celsius(12) }),
+  start: () => ({}),
+  step: (_state, _product, _feels, _seconds, _span, out) => {
+    out.watts = 0;
+  },
+  peakHeat: () => 0,
+  observables: [],
+  range: () => null,
+  hazards: (product) => [{ id: "freezes", at: beerFreezesAt(product), within: 1 }],
+  readings: [],
 };
 
 export * from "./course";

@@ -15,16 +15,9 @@ export function curveHeat(curve: Product["heatCurve"], hours: number): number {
 /** What is only held at a temperature, with the heat of its own that somebody has typed in as a curve. */
 export const held: ProductModel = {
   kinds: ["hold"],
-  defaults: () => ({
-    kind: "hold",
-    originalGravity: 1,
-    finalGravity: 1,
-    packetLow: celsius(17),
-    packetHigh: celsius(23),
-    heatCurve: [],
-  }),
+  defaults: () => ({}),
   start: () => ({}),
-  step: (_state, { heatCurve }, _core, seconds, _span, out) => {
+  step: (_state, { heatCurve }, _feels, seconds, _span, out) => {
     out.watts = heatCurve.length ? curveHeat(heatCurve, seconds / 3600) : 0;
   },
   peakHeat: ({ heatCurve }) => Math.max(0, ...heatCurve.map((p) => p.watts)),

@@ -1,0 +1,59 @@
+import { modelOf, productDefaults } from "..";
+import { feel } from "../testing/feel";
+import { alphaHalfLife, betaHalfLife } from ".";
+import { boilOff, heatingTime, strikeTemperature } from "./water";
+
+// Balances worked out independently for the design's reference.
+it.each([
+  [3, 20, 67, 73.42],
+  [2.5, 20, 65, 72.38],
+])("strike water: %d L/kg, malt at %d, wanted %d", (ratio, malt, wanted, strike) => {
+  expect(strikeTemperature(wanted, malt, ratio)).toBeCloseTo(strike, 2);
+});
+it("23 kg by 47 K with 2 kW at 90 % take 41.9 min; each net kilowatt boils off 1.595 kg an hour", () => {
+  expect(heatingTime(23, 47, 2000, 0.9) / 60).toBeCloseTo(41.9, 1);
+  expect(boilOff(1300, 300)).toBeCloseTo(1.595, 3);
+  expect(boilOff(200, 300)).toBe(0);
+});
+// The reference's estimates, from mashes that work.
+it.each([
+  [60, 60],
+  [65, 16],
+  [70, 4],
+])("beta-amylase at %d °C halves in %d min", (t, minutes) => expect(betaHalfLife(t)).toBeCloseTo(minutes, 9));
+it.each([
+  [70, 40],
+  [76, 8],
+])("alpha-amylase at %d °C halves in %d min", (t, minutes) => expect(alphaHalfLife(t)).toBeCloseTo(minutes, 9));
+
+/** Conversion minute by minute at a held temperature. */
+function mashAt(t: number, minutes: number) {
+  const product = productDefaults("mash");
+  const model = modelOf(product);
+  const state = model.start(product, { volume: 0.025, mass: 25 }, t);
+  const out = { watts: 0, drying: 0 };
+  const converted = Array.from({ length: minutes }, (_, i) => {
+    model.step(state, product, feel(t), i * 60, 60, out);
+    return state.converted!;
+  });
+  return { converted, fermentable: state.fermentable! / state.converted!, state };
+}
+
+// Half-life forms against their closed solution at one temperature: c = 1 − exp(−v·∫a dt), a = 2^(−t/h).
+it.each([62, 66, 70])("at %d °C conversion goes by its closed form", (t) => {
+  const open = Math.min(1, (t - 58) / 7);
+  const speed = 0.085 * 2 ** ((t - 65) / 10) * open;
+  const h = alphaHalfLife(t) / Math.LN2;
+  const { converted } = mashAt(t, 60);
+  converted.forEach((c, i) => {
+    const worked = h * -Math.expm1(-(i + 1) / h);
+    expect(Math.abs(c - -Math.expm1(-speed * worked))).toBeLessThan(0.01);
+  });
+});
+it("is converted in 45 to 90 min at 66 °C, not at all where starch stays shut; hotter is less fermentable", () => {
+  const minutes = mashAt(66, 120).converted.findIndex((c) => c >= 0.98);
+  expect(minutes).toBeGreaterThan(40);
+  expect(minutes).toBeLessThan(90);
+  expect(mashAt(50, 120).converted.at(-1)).toBe(0);
+  expect(mashAt(63, 90).fermentable).toBeGreaterThan(mashAt(70, 90).fermentable + 0.1);
+});

@@ -1,0 +1,4 @@
+export * from "./conduction";
+export * from "./lethality";
+export * from "./series";
+export * from "./state";

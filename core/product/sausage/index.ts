@@ -1,0 +1,117 @@
+import { celsius } from "../../quantity";
+import { cardinal } from "../cardinal";
+import type { Product } from "../../model";
+import type { ProductModel, ProductObservable } from "../shape";
+import { degreeHours, degreeHoursAllowed } from "./degreeHours";
+import { balancedWater, dryingRate, sausageActivity } from "./drying";
+
+/** Cardinal temperatures of a usual starter, °C; its rate an hour, its lag at its best in hours, its seed (estimates). */
+const CARDINALS = [5, 38, 46] as const;
+const RATE = 0.45;
+const LAG = 3;
+const SEED = 0.02;
+/** Fall of pH for a gram of dextrose a kg (0.06 to 0.2: an estimate). */
+const FALL = 0.1;
+/** The pH that the degree-hours are counted to. */
+export const SAFE_PH = 5.3;
+const HOUR = 3600;
+/** Heat of evaporation at cellar temperatures, J/kg. */
+const EVAPORATION = 2.47e6;
+
+const phOf = ({ acid }: Readonly<Record<string, number>>, { startPh, sugar }: Product): number =>
+  startPh - FALL * sugar * 1000 * acid!;
+const lossOf = (state: Readonly<Record<string, number>>, { water }: Product): number => water - state.water!;
+
+const drying: readonly ProductObservable[] = [
+  {
+    name: "loss",
+    label: "weight lost",
+    unit: "share",
+    of: lossOf,
+    limit: ({ targetLoss }) => ({ value: targetLoss, side: "atLeast", aim: true, says: "as you want it" }),
+  },
+  {
+    name: "activity",
+    label: "water activity",
+    unit: "",
+    of: (state, { salt }) => sausageActivity(salt, state.water!),
+    // CFIA: 0.85 alone; with pH 5.3 or below 0.90. Value from memory.
+    limit: () => ({ value: 0.9, side: "atMost", aim: true, says: "keeps unrefrigerated at pH 5.3 or below (CFIA)" }),
+  },
+];
+
+/** Moves the water towards its balance with the air and returns the heat that its drying takes, W. */
+function dry(state: Record<string, number>, product: Product, humidity: number, span: number): number {
+  const rate = dryingRate(product.thickness / 2, product.pace);
+  const end = Math.min(product.water, balancedWater(product.salt, humidity));
+  const was = state.water!;
+  const next = was > end ? end + (was - end) * Math.exp(-rate * span) : was;
+  state.water = next;
+  return ((was - next) * state.mass! * EVAPORATION) / span;
+}
+
+/** A sausage that sours first, by its culture, and dries then. */
+export const sausage: ProductModel = {
+  kinds: ["sausage"],
+  defaults: () => ({ packetLow: celsius(18), packetHigh: celsius(38), thickness: 0.05, salt: 0.028, water: 0.6 }),
+  start: ({ water }, { mass }) => ({ lag: 0, acid: SEED, degreeHours: 0, highest: -60, safe: 0, water, mass }),
+  step: (state, product, { core, humidity }, _seconds, span, out) => {
+    const hours = span / HOUR;
+    const speed = cardinal(core, CARDINALS) * product.pace;
+    if (state.lag! < 1) state.lag = Math.min(1, state.lag! + (speed / LAG) * hours);
+    else {
+      const grown = state.acid! * Math.exp(RATE * speed * hours);
+      state.acid = grown / (1 + grown - state.acid!);
+    }
+    state.highest = Math.max(state.highest!, core);
+    if (state.safe === 0) {
+      state.degreeHours! += degreeHours(core, hours);
+      if (phOf(state, product) <= SAFE_PH) state.safe = 1;
+    }
+    out.watts = 0;
+    out.drying = dry(state, product, humidity, span);
+  },
+  peakHeat: () => 0,
+  observables: [
+    {
+      name: "pH",
+      label: "pH",
+      unit: "",
+      of: phOf,
+      limit: () => ({ value: SAFE_PH, side: "atMost", aim: true, says: "where the degree-hours end" }),
+    },
+    {
+      name: "degreeHours",
+      label: "degree-hours to pH 5.3",
+      unit: "degreeHours",
+      of: (state) => state.degreeHours!,
+      limit: () => ({ value: degreeHoursAllowed(0), side: "atMost", aim: false, says: "below 32 °C throughout" }),
+    },
+    ...drying,
+  ],
+  range: ({ packetLow, packetHigh }) => ({ low: packetLow, high: packetHigh }),
+  hazards: () => [{ id: "freezes", at: celsius(-2), within: 1 }],
+  readings: ["pH", "weight"],
+};
+
+/** Whole muscle: salt evens out in the cold before anything dries; degree-hours say nothing about it. */
+export const wholeMuscle: ProductModel = {
+  kinds: ["wholeMuscle"],
+  defaults: () => ({ packetLow: celsius(0), packetHigh: celsius(16), thickness: 0.07, salt: 0.03, water: 0.7 }),
+  start: ({ water }, { mass }) => ({ cold: 0, water, mass }),
+  step: (state, product, { core, humidity }, _seconds, span, out) => {
+    // Salted meat that is not yet even has to lie at 5 °C or below.
+    if (core <= 5) state.cold! += span / 86_400;
+    out.watts = 0;
+    out.drying = dry(state, product, humidity, span);
+  },
+  peakHeat: () => 0,
+  observables: [{ name: "coldDays", label: "days at 5 °C or below", unit: "", of: (state) => state.cold! }, ...drying],
+  range: () => null,
+  hazards: () => [{ id: "freezes", at: celsius(-2), within: 1 }],
+  readings: ["weight"],
+};
+
+export * from "./cure";
+export * from "./degreeHours";
+export * from "./drying";

@@ -1,0 +1,79 @@
+import type { Product } from "../../model";
+import { celsius } from "../../quantity";
+import { pieceOf, startShells, stepShells } from "../piece";
+import type { ProductModel } from "../shape";
+import { EVAPORATION, leaves, pitSurface, type Pit } from "./surface";
+
+/** Core at which it is safe to eat, °C (USDA-FSIS); fish holds it for 30 minutes. */
+export const safeCore: Record<Product["meat"], number> = { poultry: 73.9, minced: 71.1, whole: 62.8, fish: 62.8 };
+/** Share of the surface that is wet at first, and share of the mass whose loss dries it (estimates). */
+const WET = 0.15;
+const DRIES_AFTER = 0.15;
+const DENSITY = 1050;
+
+const seen = { surface: 0 };
+const pit: Pit = { air: 0, vapour: 0, film: 0, wet: 0 };
+
+/** Food in a smoker: warmed by air and walls, held up by its own water until its surface is dry or wrapped. */
+export const smoke: ProductModel = {
+  kinds: ["smoke"],
+  defaults: () => ({
+    packetLow: celsius(90),
+    packetHigh: celsius(135),
+    thickness: 0.15,
+    shape: "chunk",
+    doneAt: celsius(90),
+  }),
+  start: (_product, { mass }, startTemperature) => ({
+    ...startShells(startTemperature),
+    lost: 0,
+    safe: 0,
+    held: 0,
+    wrapped: 0,
+    mass,
+  }),
+  step: (state, product, { medium, film, vapour }, _seconds, span, out) => {
+    if (product.wrapAt > 0 && state.t0! >= product.wrapAt) state.wrapped = 1;
+    pit.air = medium;
+    pit.vapour = vapour;
+    pit.film = film;
+    pit.wet = state.wrapped === 1 ? 0 : WET * Math.max(0, 1 - state.lost! / DRIES_AFTER);
+    stepShells(state, product, pitSurface(pit, seen), span);
+    const { half, exponent } = pieceOf(product);
+    // Mass behind a square metre of its surface.
+    const behind = (DENSITY * half) / (exponent + 1);
+    const left = (leaves(seen.surface, pit) * span) / behind;
+    state.lost! += left;
+    if (state.t0! >= safeCore[product.meat]) state.held! += span / 60;
+    out.watts = 0;
+    out.drying = (left * state.mass! * EVAPORATION) / span;
+  },
+  peakHeat: () => 0,
+  observables: [
+    {
+      name: "core",
+      label: "core",
+      unit: "temperature",
+      of: (state) => state.t0!,
+      limit: ({ doneAt }) => ({ value: doneAt, side: "atLeast", aim: true, says: "as you want it" }),
+    },
+    {
+      name: "safeFor",
+      label: "minutes at a safe core",
+      unit: "",
+      of: (state) => state.held!,
+      limit: ({ meat }) => ({
+        value: meat === "fish" ? 30 : meat === "whole" ? 3 : 0.1,
+        side: "atLeast",
+        aim: true,
+        says: "USDA-FSIS",
+      }),
+    },
+    { name: "lost", label: "water lost at the surface", unit: "share", of: (state) => state.lost! },
+  ],
+  range: () => null,
+  hazards: () => [{ id: "freezes", at: celsius(-1), within: 1 }],
+  readings: ["core"],
+};
+
+export * from "./surface";

@@ -1,0 +1,25 @@
+import { printDuration, printNumber, printTemperature, type Scale, type Temperature } from "../quantity";
+import type { ObservableUnit } from "./shape";
+
+/** Steps in which a plain number is worth printing: a gravity to the thousandth, a pH to the tenth. */
+const stepOf = (value: number): number => (Math.abs(value) < 2 ? 0.001 : Math.abs(value) < 20 ? 0.1 : 1);
+
+/** A figure of a product for people. */
+export function printFigure(value: number, unit: ObservableUnit, scale: Scale): string {
+  switch (unit) {
+    case "share":
+      return `${printNumber(value * 100, 1)}\u00a0%`;
+    case "temperature":
+      return printTemperature(value as Temperature, scale);
+    case "log":
+      return `${printNumber(value, 0.1)}\u00a0log`;
+    case "mg/kg":
+      return `${printNumber(value, 1)}\u00a0mg/kg`;
+    case "hours":
+      return printDuration(value * 3600);
+    case "degreeHours":
+      return scale === "F" ? `${printNumber(value, 1)}\u00a0°F·h` : `${printNumber((value * 5) / 9, 1)}\u00a0°C·h`;
+    case "":
+      return printNumber(value, stepOf(value));
+  }
+}

@@ -1,0 +1,142 @@
+import { vesselName } from "../chamber";
+import type { LoadedVessel } from "../model";
+import { COME_UP, COUNTS_FROM, modelOf, printFigure, type ProductLimit, type ProductObservable } from "../product";
+import { atFirst } from "../quantity";
+import type { Case, Finding, Rule, Severity } from "./types";
+import { words } from "./words";
+
+/** How much a limit weighs that is passed: what can hurt people before what costs quality. */
+const weightOf: Partial<Record<string, Severity>> = { degreeHours: "danger", comeUp: "danger" };
+
+const reached = (value: number, { side, value: limit }: ProductLimit): boolean =>
+  side === "atLeast" ? value >= limit : value <= limit;
+
+/** The figures of a vessel's product with their course over the trial. */
+function coursesOf({ trial, chamber }: Case, vessel: LoadedVessel) {
+  const index = chamber.vessels.indexOf(vessel);
+  return modelOf(vessel.product).observables.flatMap((figure) => {
+    const course = trial.trace.figures.find((f) => f.index === index && f.name === figure.name);
+    const limit = figure.limit?.(vessel.product) ?? null;
+    return course && limit ? [{ figure, limit, values: course.values }] : [];
+  });
+}
+
+/** Start of the bin in which something is so for the first time, s; null: never. */
+function firstWhen({ trial: { trace } }: Case, values: Float32Array, so: (value: number) => boolean): number | null {
+  const bin = values.findIndex((v) => Number.isFinite(v) && so(v));
+  return bin < 0 ? null : trace.from + bin * trace.width;
+}
+
+const whose = ({ chamber }: Case, vessel: LoadedVessel): string =>
+  chamber.vessels.length > 1 ? `${atFirst(vesselName(vessel))} ${chamber.vessels.indexOf(vessel) + 1}: ` : "";
+
+const sentence = (c: Case, { label, unit }: ProductObservable, value: number, limit: ProductLimit): string => {
+  const at = (v: number) => printFigure(v, unit, c.scale);
+  const side = limit.side === "atMost" ? "no more than" : "at least";
+  return `${label}: ${at(value)}, where ${side} ${at(limit.value)} is the limit (${limit.says}).`;
+};
+
+/** A limit of a product that is passed in the trial. */
+export const limitPassed: Rule = (c) =>
+  c.chamber.vessels.flatMap((vessel): Finding[] =>
+    coursesOf(c, vessel)
+      .filter(({ limit }) => !limit.aim)
+      .flatMap(({ figure, limit, values }): Finding[] => {
+        const moment = firstWhen(c, values, (v) => !reached(v, limit));
+        if (moment === null) return [];
+        const worst = values.reduce(
+          (all, v) => (!Number.isFinite(v) || (limit.side === "atMost" ? v <= all : v >= all) ? all : v),
+          limit.value,
+        );
+        return [
+          {
+            id: `limit-${figure.name}`,
+            about: vessel.id,
+            severity: weightOf[figure.name] ?? "warning",
+            station: "job",
+            title: `${whose(c, vessel)}${atFirst(figure.label)} past its limit`,
+            text: `${atFirst(sentence(c, figure, worst, limit))} It passes it on ${words(c).when(moment)}.`,
+            moment,
+            remedies: [],
+          },
+        ];
+      }),
+  );
+
+/** A core that takes longer through the warm than is advised, and not yet too long. */
+export const slowComeUp: Rule = (c) =>
+  c.chamber.vessels.flatMap((vessel): Finding[] => {
+    const course = coursesOf(c, vessel).find(({ figure }) => figure.name === "comeUp");
+    if (!course) return [];
+    const hours = Math.max(...course.values.filter(Number.isFinite));
+    if (hours <= COME_UP.advised || hours > COME_UP.latest) return [];
+    return [
+      {
+        id: "slow-come-up",
+        about: vessel.id,
+        severity: "warning",
+        station: "job",
+        title: `${whose(c, vessel)}The core warms slowly`,
+        text: `It takes ${printFigure(hours, "hours", c.scale)} to ${words(c).at(COUNTS_FROM)} at the core; ${COME_UP.advised} h are advised, ${COME_UP.latest} h are the latest. A thinner piece, or one that is not frozen, is through sooner.`,
+        moment: null,
+        remedies: [
+          {
+            id: "thinner",
+            label: "Cut it half as thick",
+            edits: [{ section: "product", field: "thickness", id: vessel.id, value: vessel.product.thickness / 2 }],
+          },
+        ],
+      },
+    ];
+  });
+
+/** What is aimed for is not reached before the trial ends. */
+export const notReady: Rule = (c) =>
+  c.chamber.vessels.flatMap((vessel): Finding[] => {
+    const short = coursesOf(c, vessel).filter(
+      ({ limit, values }) => limit.aim && !reached(values.findLast((v) => Number.isFinite(v)) ?? NaN, limit),
+    );
+    if (short.length === 0) return [];
+    return [
+      {
+        id: "not-ready",
+        about: vessel.id,
+        severity: "note",
+        station: "job",
+        title: `${whose(c, vessel)}Not ready within ${words(c).within}`,
+        text: `${short
+          .map(({ figure, limit, values }) => {
+            const at = (v: number) => printFigure(v, figure.unit, c.scale);
+            const last = values.findLast((v) => Number.isFinite(v))!;
+            return `${atFirst(figure.label)} ${at(last)}; ${at(limit.value)} is wanted (${limit.says}).`;
+          })
+          .join(" ")} An estimate of its course; a longer trial shows more.`,
+        moment: null,
+        remedies: [],
+      },
+    ];
+  });
+
+/** A bath that never brings the core to where anything is counted. */
+export const tooCoolToKill: Rule = (c) =>
+  c.chamber.vessels.flatMap((vessel): Finding[] => {
+    if (vessel.product.kind !== "bath") return [];
+    const core = coreOf(c, vessel);
+    if (!core || core.some((t) => t >= COUNTS_FROM)) return [];
+    const { at } = words(c);
+    return [
+      {
+        id: "too-cool-to-kill",
+        about: vessel.id,
+        severity: "warning",
+        station: "job",
+        title: `${whose(c, vessel)}Nothing is pasteurised`,
+        text: `The core never reaches ${at(COUNTS_FROM)}. Below it nothing is counted and nothing is claimed: eat it within hours of its cooking, or hold the bath at ${at(55)} or more.`,
+        moment: null,
+        remedies: [],
+      },
+    ];
+  });
+
+const coreOf = ({ trial, chamber }: Case, vessel: LoadedVessel): Float32Array | undefined =>
+  trial.trace.figures.find((f) => f.index === chamber.vessels.indexOf(vessel) && f.name === "core")?.values;
