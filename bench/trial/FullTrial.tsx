@@ -1,7 +1,7 @@
 "use client";
 
 import { Download, Maximize, MoveHorizontal, Pin, PinOff, ZoomIn, ZoomOut } from "lucide-react";
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import type { Chamber, Happening, HappeningKind } from "@/core/model";
 import { printMoment } from "@/core/quantity";
 import { stageName } from "@/core/program";
@@ -63,6 +63,7 @@ export function FullTrial({ trial, ghost, near }: Props) {
   const stretch = useStretch(of?.record ?? null, of?.days ?? 7, view);
   const keptStretch = useStretch(view && kept ? kept.record : null, kept?.trial.days ?? 7, view);
   const trace = stretch ?? trial.trace;
+  const chart = useRef<HTMLElement>(null);
   const place = useNewHappening();
   const put = useCallback(
     (kind: HappeningKind, moment: number) => {
@@ -210,7 +211,7 @@ export function FullTrial({ trial, ghost, near }: Props) {
             </Sized>
           </figure>
         )}
-        <figure>
+        <figure ref={chart}>
           {beside && kept && <figcaption className="font-semibold">Now</figcaption>}
           <Sized className="h-[46vh] min-h-72">
             {(width, h) => (
@@ -244,7 +245,16 @@ export function FullTrial({ trial, ghost, near }: Props) {
       <div className="grid grid-cols-1 gap-8 lg:grid-cols-2">
         <div className="grid content-start gap-6">
           <Drafts of={record.id}>
-            <Happenings moment={moment} armed={armed} onArm={setArmed} onPlace={put} />
+            <Happenings
+              moment={moment}
+              armed={armed}
+              onArm={(kind) => {
+                setArmed(kind);
+                // What is clicked on next has to be in sight.
+                if (kind) chart.current?.scrollIntoView({ block: "nearest" });
+              }}
+              onPlace={put}
+            />
           </Drafts>
           <GraceTable />
         </div>

@@ -17,8 +17,6 @@ export function printFigure(value: number, unit: ObservableUnit, scale: Scale): 
       return `${printNumber(value, 1)}\u00a0mg/kg`;
     case "hours":
       return printDuration(value * 3600);
-    case "degreeHours":
-      return scale === "F" ? `${printNumber(value, 1)}\u00a0°F·h` : `${printNumber((value * 5) / 9, 1)}\u00a0°C·h`;
     case "":
       return printNumber(value, stepOf(value));
   }

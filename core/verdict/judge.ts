@@ -21,7 +21,7 @@ import { takenOut } from "./happened";
 import { liesInLayers } from "./layers";
 import { bandsApart, doesNotFit, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
 import { allWell } from "./normal";
-import { limitPassed, notReady, slowComeUp, tooCoolToKill } from "./product";
+import { limitPassed, noLimitKnown, notReady, slowComeUp, tooCoolToKill } from "./product";
 import { nobodyThere, stageStalls, trialTooShort } from "./program";
 import { differentialTooFine, limitsReversed, noAlarm, offsetHides, probeLoose, unitsFight } from "./reading";
 import { boils, fuelEnds, glowTooStrong, iceEnds, oneSided, wastedEnergy } from "./supplies";
@@ -58,6 +58,7 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["program", limitPassed],
   ["program", tooCoolToKill],
   ["program", slowComeUp],
+  ["program", noLimitKnown],
   ["judged", leavesBand],
   ["judged", takenOut],
   ["program", doesNotFit],

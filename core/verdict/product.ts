@@ -1,6 +1,14 @@
 import { vesselName } from "../chamber";
 import type { LoadedVessel } from "../model";
-import { COME_UP, COUNTS_FROM, modelOf, printFigure, type ProductLimit, type ProductObservable } from "../product";
+import {
+  COME_UP,
+  COUNTS_ABOVE,
+  COUNTS_FROM,
+  modelOf,
+  printFigure,
+  type ProductLimit,
+  type ProductObservable,
+} from "../product";
 import { atFirst } from "../quantity";
 import type { Case, Finding, Rule, Severity } from "./types";
 import { words } from "./words";
@@ -111,6 +119,28 @@ export const notReady: Rule = (c) =>
             return `${atFirst(figure.label)} ${at(last)}; ${at(limit.value)} is wanted (${limit.says}).`;
           })
           .join(" ")} An estimate of its course; a longer trial shows more.`,
+        moment: null,
+        remedies: [],
+      },
+    ];
+  });
+
+/** A sausage that sours where no limit is known: too cold for degree-hours, which is no pass. */
+export const noLimitKnown: Rule = (c) =>
+  c.chamber.vessels.flatMap((vessel): Finding[] => {
+    if (vessel.product.kind !== "sausage") return [];
+    const pH = coursesOf(c, vessel).find(({ figure }) => figure.name === "pH");
+    const highest = c.trial.whole.find((m) => m.judged === vessel.id)?.whole.product.high ?? Infinity;
+    if (!pH || highest > COUNTS_ABOVE || reached(pH.values.find(Number.isFinite) ?? 0, pH.limit)) return [];
+    const { at } = words(c);
+    return [
+      {
+        id: "no-limit-known",
+        about: vessel.id,
+        severity: "warning",
+        station: "job",
+        title: `${whose(c, vessel)}No limit is known for so cold a start`,
+        text: `Degree-hours count above ${at(COUNTS_ABOVE)}; it never gets there. That is no pass: nothing says how long it may take to pH 5.3 in the cold. Sour it warm first, or ask those who decide where you are.`,
         moment: null,
         remedies: [],
       },

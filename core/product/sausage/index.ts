@@ -20,6 +20,8 @@ const EVAPORATION = 2.47e6;
 
 const phOf = ({ acid }: Readonly<Record<string, number>>, { startPh, sugar }: Product): number =>
   startPh - FALL * sugar * 1000 * acid!;
+/** How far it has come from its first pH to the safe one. */
+const souredShare = (pH: number, from: number): number => (from <= SAFE_PH ? 1 : (from - pH) / (from - SAFE_PH));
 const lossOf = (state: Readonly<Record<string, number>>, { water }: Product): number => water - state.water!;
 
 const drying: readonly ProductObservable[] = [
@@ -74,6 +76,12 @@ export const sausage: ProductModel = {
   peakHeat: () => 0,
   observables: [
     {
+      name: "progress",
+      label: "soured",
+      unit: "share",
+      of: (state, product) => Math.min(1, Math.max(0, souredShare(phOf(state, product), product.startPh))),
+    },
+    {
       name: "pH",
       label: "pH",
       unit: "",
@@ -82,10 +90,15 @@ export const sausage: ProductModel = {
     },
     {
       name: "degreeHours",
-      label: "degree-hours to pH 5.3",
-      unit: "degreeHours",
-      of: (state) => state.degreeHours!,
-      limit: () => ({ value: degreeHoursAllowed(0), side: "atMost", aim: false, says: "below 32 °C throughout" }),
+      label: "degree-hours used up to pH 5.3",
+      unit: "share",
+      of: (state) => state.degreeHours! / degreeHoursAllowed(state.highest!),
+      limit: () => ({
+        value: 1,
+        side: "atMost",
+        aim: false,
+        says: "Good Manufacturing Practices for Fermented Sausage: 1200, 1000 or 900 °F·h by its highest temperature",
+      }),
     },
     ...drying,
   ],
