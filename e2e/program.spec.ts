@@ -1,11 +1,11 @@
 import { configurations } from "../core/testing/configurations";
-import { expect, fill, makeChamber, stored, test, trialDone } from "./fixtures";
+import { expect, fill, makeChamber, openTrial, stored, test, trialDone } from "./fixtures";
 
 test("stages: put in, named, timed, seen on every station, in the trial and on the card; taken out and undone", async ({
   page,
 }) => {
   await makeChamber(page, "Program");
-  await page.getByText("Just hold a temperature").click();
+  await page.getByLabel("What is in it").selectOption({ label: "Just hold a temperature" });
   await page.getByRole("button", { name: "Another stage after it" }).click();
   const stages = page.getByRole("navigation", { name: "Stages of the program" });
   await expect(stages.getByRole("button", { name: /^\d\. / })).toHaveCount(2);
@@ -107,4 +107,34 @@ test("cards and the Shelf of every list: all that is to be keyed in stands on th
     await expect(card).toContainText(one, { ignoreCase: true });
     await expect(card).toContainText(other);
   }
+});
+
+test("the usual stages of a product are taken, an end is changed, wrong input is refused, and all is undone", async ({
+  page,
+}) => {
+  await makeChamber(page, "Usual stages");
+  await page.getByLabel("What is in it").selectOption({ label: "Fermented sausage" });
+  await page.getByRole("button", { name: "Take its usual stages" }).click();
+  const stages = page.getByRole("navigation", { name: "Stages of the program" });
+  await expect(stages.getByRole("button", { name: /^1\. Sour/ })).toContainText("24.0 °C to 27.0 °C");
+  await expect(stages.getByRole("button", { name: /^2\. Dry/ })).toBeVisible();
+  await expect(page.getByText(/until the pH of the product is at 5\.3 or less/).first()).toBeVisible();
+  await fill(page, "pH", "4.9");
+  await expect(page.getByText(/until the pH of the product is at 4\.9 or less/).first()).toBeVisible();
+  await page.getByLabel("It ends").selectOption({ label: "When somebody says so" });
+  await expect(page.getByText(/until somebody says so/).first()).toBeVisible();
+  await fill(page, "Not before", "a while");
+  await expect(page.getByRole("alert").first()).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.getByLabel("It ends").selectOption({ label: "At: Weight lost" });
+  await expect(page.getByText(/weight lost of the product is at 30.% or more/).first()).toBeVisible();
+  // What becomes of it stands below the trace, to its scale of time.
+  await trialDone(page);
+  await openTrial(page);
+  await expect(page.getByRole("img", { name: /^pH: from 5\.8 / })).toBeVisible();
+  await expect(page.getByRole("img", { name: /^Weight lost: from / })).toBeVisible();
+  await page.keyboard.press("Escape");
+  for (let i = 0; i < 4; i++) await page.getByRole("button", { name: /^Undo/ }).first().click();
+  await expect(stages).toHaveCount(0);
+  await expect(page.getByText("It is held like this to the end.")).toBeVisible();
 });

@@ -114,7 +114,7 @@ test("every kind of unit: its own parameters, a sentence that fits, a trial; two
 
 test("more vessels, a heat curve and a watching probe: put in, seen in the trial, taken out", async ({ page }) => {
   await makeChamber(page, "Full");
-  await page.getByText("Just hold a temperature").click();
+  await page.getByLabel("What is in it").selectOption({ label: "Just hold a temperature" });
   await page.getByText("Heat of its own: none").click();
   await page.getByRole("button", { name: "Add a point" }).click();
   await page.getByRole("button", { name: "Add a point" }).click();

@@ -178,7 +178,7 @@ function Doses({ vessel }: { vessel: LoadedVessel }) {
   const kilograms = lotOf(vessel).mass * vessel.count;
   const doses = dosesFor(kilograms, product);
   const grams = (g: number) => `${printNumber(g, g < 50 ? 0.1 : 1)}\u00a0g`;
-  const sugar = product.kind === "sausage" ? `, ${grams(doses.sugar)} of sugar` : "";
+  const sugar = product.kind === "sausage" && doses.sugar > 0 ? `, ${grams(doses.sugar)} of sugar` : "";
   const cure =
     doses.problem === "too weak"
       ? "Your curing salt is too weak for this: its dose would be more than all the salt. Look at its label again: it may be another kind."

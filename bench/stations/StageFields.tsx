@@ -1,37 +1,41 @@
 "use client";
 
-import { Plus } from "lucide-react";
-import { addStage } from "@/core/chamber";
-import type { StageEnd } from "@/core/model";
+import { ListTree, Plus } from "lucide-react";
+import { addStage, usualStages } from "@/core/chamber";
 import { sayEnds } from "@/core/program";
-import { hoursKind, NumberField, TextField } from "@/parts/fields";
+import { TextField } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
+import { EndFields } from "./EndFields";
 
-/** The stage's name and how long it goes on; a chamber with one stage can become a program here. */
+/** The stage's name and how it ends; a chamber with one stage can become a program here. */
 export function StageFields() {
-  const { chamber, stage } = useChamber();
+  const { chamber, record, stage } = useChamber();
   const { apply, change } = useActions();
   const preferences = usePreferences();
   const { stages } = chamber;
-  if (stages.length === 1)
+  const usual = usualStages(record);
+  const takeUsual = usual && (
+    <button type="button" className="key" onClick={() => change(usual, "the usual stages")}>
+      <ListTree size={16} aria-hidden />{" "}
+      {stages.length > 1 ? "Begin again with the usual stages" : "Take its usual stages"}
+    </button>
+  );
+  if (stages.length === 1 && stage.ends.length === 0)
     return (
       <p className="flex flex-wrap items-center gap-3">
         <span>It is held like this to the end.</span>
         <button type="button" className="key" onClick={() => change(addStage(stage.id), "another stage")}>
           <Plus size={16} aria-hidden /> Another stage after it
         </button>
+        {takeUsual}
       </p>
     );
-  const put = (ends: StageEnd[], label: string) =>
-    apply([{ section: "stage", field: "ends", id: stage.id, value: ends }], label);
-  const [only] = stage.ends;
-  const plain = stage.ends.length === 0 || (stage.ends.length === 1 && only!.kind === "after");
-  const last = stages.at(-1)!.id === stage.id;
   return (
     <Fields
       title="This stage"
       note={`It goes on ${sayEnds(stage, chamber, preferences.scale)}. What it does not say itself is as in the stage before.`}
+      action={takeUsual}
     >
       <TextField
         label="Name of the stage"
@@ -41,15 +45,7 @@ export function StageFields() {
           apply([{ section: "stage", field: "name", id: stage.id, value: name }], "name of the stage")
         }
       />
-      {plain && (
-        <NumberField
-          label="It goes on for"
-          kind={hoursKind}
-          value={only?.kind === "after" ? only.seconds : 0}
-          onCommit={(seconds) => put(seconds > 0 ? [{ kind: "after", seconds }] : [], "length of the stage")}
-          hint={last ? "0: to the end." : "0: it has no end, and what follows never begins."}
-        />
-      )}
+      <EndFields stage={stage} />
     </Fields>
   );
 }

@@ -18,6 +18,7 @@ export * from "./spans";
 export * from "./steady";
 export * from "./thermal";
 export * from "./tryEdits";
+export * from "./usualStages";
 export * from "./variant";
 export * from "./devices";
 export * from "./heaterBodies";

@@ -56,7 +56,9 @@ export function printMoment(seconds: number, startHour: number): string {
 }
 
 /** A text as it begins a sentence. */
-export const atFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+export const atFirst = (text: string): string =>
+  // A sign such as pH stays as it is written.
+  /^\p{Ll}\p{Lu}/u.test(text) ? text : text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A label within a sentence: its first letter small, unless it is an abbreviation. */
 export const midSentence = (label: string): string =>

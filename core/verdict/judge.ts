@@ -98,7 +98,8 @@ const weight: Record<Severity, number> = { danger: 0, warning: 1, note: 2, good:
 export function casesOf(judgement: Judgement, scope: Scope): Case[] {
   const { plan, trial } = judgement;
   const { chamber } = plan;
-  const results = scope === "program" ? trial.stages.slice(0, 1) : trial.stages;
+  // A stage whose end was there as it began has no time in which anything could be judged.
+  const results = scope === "program" ? trial.stages.slice(0, 1) : trial.stages.filter((s) => s.to > s.from);
   return results.flatMap((result): Case[] => {
     const s = chamber.stages.findIndex((stage) => stage.id === result.id);
     const stage = chamber.stages[s]!;

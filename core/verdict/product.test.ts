@@ -1,6 +1,9 @@
+import { usualStages } from "../chamber";
 import type { ChamberRecord, Edit } from "../model";
 import { celsius } from "../quantity";
 import { recordWith, steadyRoom, verdictsOn } from "../testing/build";
+import { planOf, runTrial, trialOf } from "../trial";
+import { judge } from ".";
 
 const set = (section: string, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
 const band = (low: number, high: number, start: number): Edit[] => [
@@ -60,4 +63,16 @@ describe("what a product says of a trial", () => {
     expect(found(recordWith(...hasNot))).toBeUndefined();
     expect(found(recordWith(...has))!.text).not.toMatch(/NaN|undefined|Infinity/);
   });
+});
+
+it("a stage whose end is there as it begins is judged by nothing", () => {
+  const base = recordWith(...sausage(24, 1), set("product", "startPh", 5.2));
+  const record = usualStages(base)!(base);
+  const plan = planOf(record);
+  const trial = runTrial(trialOf(plan, 7, 10));
+  expect(trial.stages[0]!.to).toBe(trial.stages[0]!.from);
+  for (const v of judge(plan, trial, "C")) {
+    expect(v.stage).not.toBe("s1");
+    expect(v.text).not.toMatch(/NaN|Infinity/);
+  }
 });

@@ -7,6 +7,9 @@ const HOUR = 3600;
 /** The core has to be through 54.4 °C by then: advised, and the latest (FSIS; Baldwin; values from memory), h. */
 export const COME_UP = { advised: 4, latest: 6 } as const;
 
+/** Beyond so many tenfold falls nothing more can be said. */
+const MOST = 12;
+
 /** A piece in a water bath: its core by conduction from the bath, what has been killed by its core. */
 export const bath: ProductModel = {
   kinds: ["bath"],
@@ -28,7 +31,7 @@ export const bath: ProductModel = {
       name: "logs",
       label: "tenfold falls of germs",
       unit: "log",
-      of: (state) => state.logs!,
+      of: (state) => Math.min(MOST, state.logs!),
       limit: ({ meat }: Product) => ({
         value: killOf[meat].wanted,
         side: "atLeast",
