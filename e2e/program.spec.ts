@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { configurations } from "../core/testing/configurations";
 import { expect, fill, makeChamber, openTrial, stored, test, trialDone } from "./fixtures";
 
@@ -137,4 +138,37 @@ test("the usual stages of a product are taken, an end is changed, wrong input is
   for (let i = 0; i < 4; i++) await page.getByRole("button", { name: /^Undo/ }).first().click();
   await expect(stages).toHaveCount(0);
   await expect(page.getByText("It is held like this to the end.")).toBeVisible();
+});
+
+test("a program with its beginning and days away goes into the calendar; what a stage waits for cannot be taken from it", async ({
+  page,
+}) => {
+  await makeChamber(page, "Calendar");
+  await page.getByLabel("What is in it").selectOption({ label: "Ale" });
+  await page.getByRole("button", { name: "Take its usual stages" }).click();
+  const tasks = page.getByRole("region", { name: "To be keyed in" });
+  await expect(tasks.getByRole("listitem").first()).toContainText(/day 1, 18:00.*Ferment: Setpoint/);
+  const key = tasks.getByRole("button", { name: "Into the calendar" });
+  await expect(key).toBeDisabled();
+  await page.getByLabel("It begins").fill("2026-12-04T18:30");
+  await expect(tasks.getByRole("listitem").first()).toContainText(/4 Dec.*18:30/);
+  await page.getByRole("button", { name: "Days on which nobody is there" }).click();
+  // Back before they left: refused, with what was typed.
+  await fill(page, "Away 1: until", "1");
+  await expect(page.getByRole("alert").first()).toContainText("have to end after they begin");
+  await fill(page, "Away 1: until", "6");
+  await trialDone(page);
+  const second = tasks.getByRole("listitem").nth(1);
+  await expect(second).toContainText(/10 Dec.*18:30.*Diacetyl rest/);
+  const saved = page.waitForEvent("download");
+  await key.click();
+  const file = await saved;
+  expect(file.suggestedFilename()).toBe("Calendar.ics");
+  const text = readFileSync(await file.path(), "utf8");
+  expect(text.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThanOrEqual(2);
+  expect(text.match(/BEGIN:VALARM/g)!.length).toBe(text.match(/BEGIN:VEVENT/g)!.length);
+  expect(text).toMatch(/UID:.+-s2-u1-0@gentle-crock/);
+  await page.getByLabel("What is in it").selectOption({ label: "Tempeh" });
+  await expect(page.getByRole("alert").first()).toContainText("Change first how that stage ends");
+  await expect(page.getByLabel("What is in it")).toHaveValue("ale");
 });

@@ -1,6 +1,7 @@
 "use client";
 
-import { productKinds } from "@/core/model";
+import { useState } from "react";
+import { productKinds, refusalOf } from "@/core/model";
 import { attenuation, fermentationHeat, ferments, modelOf, peakHeatOf, productLabels } from "@/core/product";
 import { measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
@@ -10,12 +11,14 @@ import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ValueField } from "../ValueField";
 import { Load } from "./Load";
+import { ProgramFields } from "./ProgramFields";
 import { ProductFields } from "./ProductFields";
 import { StageFields } from "./StageFields";
 
 export function JobStation() {
   const { chamber, stage } = useChamber();
   const { apply } = useActions();
+  const [refused, setRefused] = useState<string | null>(null);
   const preferences = usePreferences();
   const { scale, system } = preferences;
   const vessel = chamber.vessels[0]!;
@@ -36,8 +39,15 @@ export function JobStation() {
         label={chamber.vessels.length > 1 ? "What is in vessel 1" : "What is in it"}
         value={product.kind}
         options={productKinds.map((kind) => ({ value: kind, label: productLabels[kind] }))}
-        onChoose={(kind) => apply([{ section: "product", field: "kind", id: vessel.id, value: kind }], "product")}
+        onChoose={(kind) =>
+          setRefused(refusalOf(apply([{ section: "product", field: "kind", id: vessel.id, value: kind }], "product")))
+        }
       />
+      {refused && (
+        <p className="text-error font-semibold" role="alert">
+          {refused}
+        </p>
+      )}
       <Fields
         title={
           stage.of === "air"
@@ -98,6 +108,7 @@ export function JobStation() {
       )}
       <ProductFields vessel={vessel} title={works ? "What ferments" : productLabels[product.kind]} note={note} />
       <StageFields />
+      {(chamber.stages.length > 1 || stage.ends.length > 0) && <ProgramFields />}
       <Load />
       <Cautions cautions={cautionsAt("job").filter((c) => works || c.id !== "carbon-dioxide")} />
     </>

@@ -233,7 +233,7 @@ export function FullTrial({ trial, ghost, near }: Props) {
           </Sized>
         </figure>
       </div>
-      <ProductLanes trace={trace} view={now} />
+      <ProductLanes trial={trial} trace={trace} view={now} />
       <Layers
         channels={channels}
         layers={named(trial.trace).map((l) => ({ key: layerKey(l), label: l.label }))}

@@ -1,22 +1,37 @@
 "use client";
 
+import { useMemo } from "react";
 import { modelOf, printFigure } from "@/core/product";
-import { atFirst } from "@/core/quantity";
-import { judgedName, type Trace } from "@/core/trial";
+import { atFirst, printMoment } from "@/core/quantity";
+import { judgedName, readyRanges, spreadOf, type ReadyRange, type Trace, type Trial } from "@/core/trial";
 import { FigureLane, LEFT, RIGHT, type View } from "@/parts/trace";
-import { useChamber, usePreferences } from "../context";
+import { useChamber, usePreferences, useShownTrial } from "../context";
 import { Sized } from "./Sized";
 
+/** When it is ready: a range, since its pace is an estimate. */
+function sayReady({ soon, usual, late }: ReadyRange, { startHour, days }: Trial): string {
+  const at = (s: number) => printMoment(s, startHour);
+  if (soon === null) return `Not ready within ${days === 1 ? "1 day" : `${days} days`}, even where it is quick.`;
+  const end = late === null ? "some time after this trial" : at(late);
+  return `Ready between ${at(soon)} and ${end}${usual === null ? "" : `; usually at ${at(usual)}`}.`;
+}
+
 /** What becomes of the products, figure by figure, in the scale of time of the trace above. */
-export function ProductLanes({ trace, view }: { trace: Trace; view: View }) {
-  const { chamber } = useChamber();
+export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trace; view: View }) {
+  const now = useChamber().chamber;
+  // What the trial was run on: the hand may have gone on already.
+  const chamber = useShownTrial().of?.chamber ?? now;
+  const spreads = useMemo(() => spreadOf(chamber, trial.trace), [chamber, trial]);
+  const ready = useMemo(() => readyRanges(chamber, trial.trace, spreads), [chamber, trial, spreads]);
   const { scale } = usePreferences();
   const lanes = chamber.vessels.flatMap(({ product, id }, index) =>
     modelOf(product).observables.flatMap((figure) => {
       const course = trace.figures.find((f) => f.index === index && f.name === figure.name);
       const whose = chamber.vessels.length > 1 ? `${atFirst(judgedName(id, chamber.vessels))}: ` : "";
       const label = whose ? `${whose}${figure.label}` : atFirst(figure.label);
-      return course ? [{ figure, course, product, label, key: `${id}-${figure.name}` }] : [];
+      const ends = spreads.find((s) => s.index === index && s.name === figure.name);
+      const spread = ends ? { ...ends, from: trial.trace.from, width: trial.trace.width } : null;
+      return course ? [{ figure, course, product, spread, label, key: `${id}-${figure.name}` }] : [];
     }),
   );
   if (lanes.length === 0) return null;
@@ -24,10 +39,16 @@ export function ProductLanes({ trace, view }: { trace: Trace; view: View }) {
     <section className="grid grid-cols-1 gap-1" aria-label="What becomes of it">
       <h3 className="text-lg">What becomes of it</h3>
       <p className="quiet max-w-prose">
-        By the usual course of such a product at the temperatures of this trial: an estimate. A thick stroke stands
-        where what is wanted is reached. A reading decides.
+        By the usual course of such a product at the temperatures of this trial: an estimate, with a shade for what nine
+        of ten would be. A thick stroke stands where what is wanted is reached. A reading decides.
       </p>
-      {lanes.map(({ figure, course, product, label, key }) => (
+      {ready.map((range) => (
+        <p key={range.index}>
+          {chamber.vessels.length > 1 && `${atFirst(judgedName(chamber.vessels[range.index]!.id, chamber.vessels))}: `}
+          <strong>{sayReady(range, trial)}</strong>
+        </p>
+      ))}
+      {lanes.map(({ figure, course, product, spread, label, key }) => (
         <Sized key={key} className="h-[62px]">
           {(total) => (
             <FigureLane
@@ -36,6 +57,7 @@ export function ProductLanes({ trace, view }: { trace: Trace; view: View }) {
               width={trace.width}
               view={view}
               limit={figure.limit?.(product) ?? null}
+              spread={spread}
               label={label}
               print={(v) => printFigure(v, figure.unit, scale)}
               total={total}

@@ -58,7 +58,9 @@ export function contradictions(chamber: Chamber): string[] {
       if (end.kind !== "reaches" || end.observable.name === TEMPERATURE) continue;
       const vessel = chamber.vessels.find((v) => v.id === end.observable.id);
       if (!vessel || !productObservable(vessel.product, end.observable.name))
-        found.push(`Nothing here has a ${end.observable.name} that a stage could wait for.`);
+        found.push(
+          `Nothing here has a ${end.observable.name} that a stage could wait for. Change first how that stage ends.`,
+        );
     }
   }
   for (const { from, to } of chamber.program.away)

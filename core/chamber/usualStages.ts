@@ -26,12 +26,12 @@ const DAY = 24 * HOUR;
 const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
   ale: [
     { name: "Ferment", band: [18, 20], until: ["progress", "atLeast", 0.78], latest: 10 * DAY },
-    { name: "Diacetyl rest", band: [19, 21], until: ["steady", "atLeast", 24], latest: 7 * DAY },
+    { name: "Diacetyl rest", band: [19, 21], rests: 48 * HOUR, latest: 7 * DAY },
     { name: "Crash", band: [1, 3], lasts: 36 * HOUR },
   ],
   lager: [
     { name: "Ferment", band: [10, 12], until: ["progress", "atLeast", 0.76], latest: 18 * DAY },
-    { name: "Diacetyl rest", band: [16, 18], until: ["steady", "atLeast", 24], latest: 7 * DAY },
+    { name: "Diacetyl rest", band: [16, 18], rests: 48 * HOUR, latest: 7 * DAY },
     { name: "Lager", band: [1, 3], lasts: 21 * DAY },
   ],
   farmhouse: [

@@ -19,7 +19,8 @@ const feels: Feels & { parts: number[] } = {
  * How well what is around gives its heat on to a piece, W/m²K: 95 in a bath with a pump (Baldwin 2012, value from memory),
  * 60 without; 12 in a smoker (Incropera, chapter 1); radiation is the piece's own matter. Estimates.
  */
-const filmOn = ({ kind, fan }: Cabinet): number => (isBath(kind) ? (fan ? 95 : 60) : isSmoker(kind) || fan ? 12 : 5);
+export const filmOn = ({ kind, fan }: Cabinet): number =>
+  isBath(kind) ? (fan ? 95 : 60) : isSmoker(kind) || fan ? 12 : 5;
 /** Air of a room in which rated heats of vented boxes are meant, °C. */
 const ROOM = 15;
 

@@ -1,4 +1,5 @@
 export * from "./Choice";
+export * from "./DateField";
 export { Drafts, useDraft } from "./drafts";
 export * from "./kinds";
 export * from "./NumberField";

@@ -8,6 +8,8 @@ interface Props {
   width: number;
   view: View;
   limit: ProductLimit | null;
+  /** The slow and the fast end of what it can be, in bins of their own. */
+  spread: { slow: Float32Array; fast: Float32Array; from: number; width: number } | null;
   label: string;
   print: (value: number) => string;
   /** px of the whole lane; the plot leaves room at both sides as the trace above does. */
@@ -21,19 +23,32 @@ const TOP = 22;
 const BOTTOM = 56;
 
 /** One figure of a product over the time of the trace, with its limit: what it is at the end stands beside it. */
-export function FigureLane({ values, from, width, view, limit, label, print, total, left, right }: Props) {
+export function FigureLane({ values, from, width, view, limit, spread, label, print, total, left, right }: Props) {
   const plot = Math.max(10, total - left - right);
   const known = [...values].filter(Number.isFinite);
   if (known.length === 0) return null;
-  const ends = [...known, ...(limit ? [limit.value] : [])];
+  const within = (values: Float32Array, start: number, bin: number) =>
+    [...values].filter((v, i) => {
+      const at = start + (i + 0.5) * bin;
+      return Number.isFinite(v) && at >= view.from && at <= view.to;
+    });
+  const around = spread ? [spread.slow, spread.fast].flatMap((s) => within(s, spread.from, spread.width)) : [];
+  const ends = [...known, ...around, ...(limit ? [limit.value] : [])];
   const [low, high] = [Math.min(...ends), Math.max(...ends)];
   const y = (v: number) => BOTTOM - ((v - low) / (high - low || 1)) * (BOTTOM - TOP);
   const x = (at: number) => left + ((at - view.from) / (view.to - view.from)) * plot;
-  const points: string[] = [];
-  values.forEach((v, i) => {
-    const at = from + (i + 0.5) * width;
-    if (Number.isFinite(v) && at >= view.from && at <= view.to) points.push(`${x(at).toFixed(1)} ${y(v).toFixed(1)}`);
-  });
+  const pointsOf = (of: Float32Array, start: number, bin: number): string[] =>
+    [...of].flatMap((v, i) => {
+      const at = start + (i + 0.5) * bin;
+      return Number.isFinite(v) && at >= view.from && at <= view.to ? [`${x(at).toFixed(1)} ${y(v).toFixed(1)}`] : [];
+    });
+  const points = pointsOf(values, from, width);
+  const area = spread
+    ? [
+        ...pointsOf(spread.slow, spread.from, spread.width),
+        ...pointsOf(spread.fast, spread.from, spread.width).reverse(),
+      ]
+    : [];
   const last = known.at(-1)!;
   const met = limit && (limit.side === "atLeast" ? (v: number) => v >= limit.value : (v: number) => v <= limit.value);
   const turned = met && limit.aim ? values.findIndex((v) => Number.isFinite(v) && met(v)) : -1;
@@ -57,6 +72,7 @@ export function FigureLane({ values, from, width, view, limit, label, print, tot
           </tspan>
         )}
       </text>
+      {area.length > 3 && <path d={`M${area.join("L")}Z`} fill="currentColor" opacity="0.16" />}
       {limit && (
         <line
           x1={left}

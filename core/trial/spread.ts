@@ -1,0 +1,141 @@
+import { isBath } from "../chamber";
+import type { Chamber, LoadedVessel, Product } from "../model";
+import { lotOf, modelOf, saturation, type Feels, type ProductLimit } from "../product";
+import { filmOn } from "./ownHeat";
+import { isQuick } from "./quick";
+import type { Trace } from "./trace";
+
+/** The number of a product that its course hangs on most, and the span that nine of ten lie within (estimates). */
+const spanOf = ({ kind }: Product): { field: "pace" | "thickness"; slow: number; fast: number } | null => {
+  switch (kind) {
+    case "serving":
+    case "hold":
+      return null;
+    case "bath":
+    case "smoke":
+      // Nobody measures a piece to the millimetre, and none is an ideal shape.
+      return { field: "thickness", slow: 1.1, fast: 0.9 };
+    default:
+      return { field: "pace", slow: 0.6, fast: 1.6 };
+  }
+};
+
+/** What a figure of a product can be within its span: the slow and the fast course, bin by bin of a trial's trace. */
+export interface FigureSpread {
+  index: number;
+  name: string;
+  slow: Float32Array;
+  fast: Float32Array;
+}
+
+/** When what is wanted of a product is reached, s from the start; null: not in this trial. */
+export interface ReadyRange {
+  index: number;
+  soon: number | null;
+  usual: number | null;
+  late: number | null;
+}
+
+/** Longest step of the course between two bins, s. */
+const STEP = 600;
+
+const middle = (low: Float32Array, high: Float32Array, i: number): number => (low[i]! + high[i]!) / 2;
+
+/** The temperature of a vessel's contents over the bins, in the middle of each. */
+function courseOf(trace: Trace, index: number): (bin: number) => [core: number, skin: number] {
+  const core = trace.layers.find((l) => l.kind === "vessel" && l.index === index);
+  const skin = trace.layers.find((l) => l.kind === "shell" && l.index === index);
+  const [low, high] = core ? [core.low, core.high] : [trace.low.product, trace.high.product];
+  return (i) => {
+    const inside = middle(low, high, i);
+    return [inside, skin ? middle(skin.low, skin.high, i) : inside];
+  };
+}
+
+const PARTS = 5;
+
+/** Runs a product through the temperatures of a finished trial; its own heat is that of the trial, whatever its pace. */
+function through(chamber: Chamber, trace: Trace, index: number, product: Product): Map<string, Float32Array> {
+  const vessel = chamber.vessels[index]!;
+  const model = modelOf(product);
+  const state = model.start(product, lotOf(vessel), vessel.startTemperature);
+  const out = { watts: 0, drying: 0 };
+  const at = courseOf(trace, index);
+  const { cabinet } = chamber;
+  const feels: Feels & { parts: number[] } = {
+    core: 0,
+    surface: 0,
+    parts: Array.from({ length: PARTS }, () => 0),
+    medium: 0,
+    film: filmOn(cabinet),
+    vapour: 0,
+    humidity: cabinet.humidity,
+    wet: isBath(cabinet.kind),
+  };
+  const values = new Map(model.observables.map((o) => [o.name, new Float32Array(trace.bins)]));
+  const steps = Math.max(1, Math.ceil(trace.width / STEP));
+  const span = trace.width / steps;
+  for (let i = 0; i < trace.bins; i++) {
+    [feels.core, feels.surface] = at(i);
+    for (let p = 0; p < PARTS; p++) feels.parts[p] = feels.core + ((feels.surface - feels.core) * p) / (PARTS - 1);
+    feels.medium = middle(trace.low.air, trace.high.air, i);
+    const air = isQuick(cabinet.kind) ? middle(trace.low.room, trace.high.room, i) : feels.medium;
+    feels.vapour = cabinet.humidity * saturation(air);
+    for (let s = 0; s < steps; s++)
+      model.step(state, product, feels, trace.from + i * trace.width + (s + 0.5) * span, span, out);
+    for (const o of model.observables) values.get(o.name)![i] = o.of(state, product);
+  }
+  return values;
+}
+
+/** A product of a vessel at an end of its span. */
+const varied = ({ product }: LoadedVessel, share: number, field: "pace" | "thickness"): Product => ({
+  ...product,
+  [field]: product[field] * share,
+});
+
+/**
+ * What the figures of all products can be over their spans, by their course through the temperatures of a whole trial.
+ * One number is varied, and every figure goes one way with it: the ends of the span are the ends of what can be.
+ */
+export function spreadOf(chamber: Chamber, trace: Trace): FigureSpread[] {
+  return chamber.vessels.flatMap((vessel, index) => {
+    const span = spanOf(vessel.product);
+    if (!span) return [];
+    const [slow, fast] = [span.slow, span.fast].map((share) =>
+      through(chamber, trace, index, varied(vessel, share, span.field)),
+    );
+    return [...slow!.keys()].map((name) => ({ index, name, slow: slow!.get(name)!, fast: fast!.get(name)! }));
+  });
+}
+
+const met = (v: number, { side, value }: ProductLimit): boolean => (side === "atLeast" ? v >= value : v <= value);
+
+/** When all that is wanted of each product is reached: sooner, as is usual, later. */
+export function readyRanges(chamber: Chamber, trace: Trace, spreads: readonly FigureSpread[]): ReadyRange[] {
+  return chamber.vessels.flatMap(({ product }, index): ReadyRange[] => {
+    const wanted = modelOf(product).observables.flatMap((o) => {
+      const limit = o.limit?.(product);
+      return limit?.aim ? [{ name: o.name, limit }] : [];
+    });
+    if (wanted.length === 0 || !spreads.some((s) => s.index === index)) return [];
+    const when = (of: (name: string) => Float32Array | undefined): number | null => {
+      let latest = 0;
+      for (const { name, limit } of wanted) {
+        const bin = of(name)?.findIndex((v) => Number.isFinite(v) && met(v, limit)) ?? -1;
+        if (bin < 0) return null;
+        latest = Math.max(latest, trace.from + (bin + 1) * trace.width);
+      }
+      return latest;
+    };
+    const spread = (name: string) => spreads.find((s) => s.index === index && s.name === name);
+    return [
+      {
+        index,
+        soon: when((name) => spread(name)?.fast),
+        usual: when((name) => trace.figures.find((f) => f.index === index && f.name === name)?.values),
+        late: when((name) => spread(name)?.slow),
+      },
+    ];
+  });
+}
