@@ -220,6 +220,7 @@ try {
   server.kill();
 }
 node(["scripts/ts.mjs", "scripts/bench-boxes.ts"]);
+node(["scripts/ts.mjs", "scripts/bench-products.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-advice.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-spans.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-odex.ts"]);

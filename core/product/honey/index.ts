@@ -37,11 +37,16 @@ const HEAT_OF_SOLUTION = 17e3;
 /** Clear to the eye (estimate). */
 export const CLEAR = 0.98;
 const PARTS = 5;
+const PART_NAMES = Array.from({ length: PARTS }, (_, i) => `x${i}`);
 
-const share = (i: number, of: number): number => ((i + 1) / of) ** 3 - (i / of) ** 3;
+/** Shares of the contents in parts of equal thickness, by how many there are. */
+const shares = Array.from({ length: 12 }, (_, of) =>
+  Array.from({ length: of }, (_part, i) => ((i + 1) / of) ** 3 - (i / of) ** 3),
+);
+const OWN = shares[PARTS]!;
 const crystalsOf = (state: Readonly<Record<string, number>>): number => {
   let sum = 0;
-  for (let i = 0; i < PARTS; i++) sum += state[`x${i}`]! * share(i, PARTS);
+  for (let i = 0; i < PARTS; i++) sum += state[PART_NAMES[i]!]! * OWN[i]!;
   return sum;
 };
 
@@ -64,13 +69,15 @@ export const honey: ProductModel = {
     for (let i = 0; i < PARTS; i++) {
       // Contents that are not divided have one temperature for all.
       const t = parts[Math.min(parts.length - 1, Math.floor((i * parts.length) / PARTS))]!;
-      const was = state[`x${i}`]!;
-      const left = was * Math.exp((-rate * Math.max(0, t - DISSOLVES_FROM) * days) / 10);
-      state[`x${i}`] = left;
-      dissolved += (was - left) * share(i, PARTS);
+      const was = state[PART_NAMES[i]!]!;
+      if (was === 0) continue;
+      const rest = was * Math.exp((-rate * Math.max(0, t - DISSOLVES_FROM) * days) / 10);
+      const left = rest < 1e-6 ? 0 : rest;
+      state[PART_NAMES[i]!] = left;
+      dissolved += (was - left) * OWN[i]!;
     }
     let mean = 0;
-    for (let i = 0; i < parts.length; i++) mean += parts[i]! * share(i, parts.length);
+    for (let i = 0; i < parts.length; i++) mean += parts[i]! * shares[parts.length]![i]!;
     state.hmf! += hmfFormed(mean) * days;
     state.diastase! *= Math.exp(-diastaseLost(mean) * days);
     state.invertase! *= Math.exp(-invertaseLost(mean) * days);

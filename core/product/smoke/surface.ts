@@ -32,34 +32,44 @@ export const leaves = (surface: number, { air, vapour, film, wet }: Pit): number
       (saturation(surface) / (WATER_GAS * (surface + KELVIN)) - vapour / (WATER_GAS * (air + KELVIN))),
   );
 
-/** Heat that reaches the surface from the pit less what its water takes, W/m². */
-const balance = (surface: number, pit: Pit): number =>
-  pit.film * (pit.air - surface) +
-  EMISSIVITY * STEFAN * ((pit.air + KELVIN) ** 4 - (surface + KELVIN) ** 4) -
-  EVAPORATION * leaves(surface, pit);
+/** Vapour over a wet surface, kg/m³, and how much more of it with each kelvin. */
+const vapourAt = (surface: number): number => saturation(surface) / (WATER_GAS * (surface + KELVIN));
+const vapourSlope = (surface: number): number =>
+  vapourAt(surface) * ((17.62 * 243.12) / (243.12 + surface) ** 2 - 1 / (surface + KELVIN));
 
-/** Where a surface comes to rest that passes so much heat on to what lies behind it, °C: by bisection. */
-export function surfaceOf(pit: Pit, behind: (surface: number) => number): number {
-  let low = -30;
-  let high = Math.max(pit.air, 150);
-  for (let i = 0; i < 50; i++) {
-    const half = (low + high) / 2;
-    if (balance(half, pit) - behind(half) > 0) low = half;
-    else high = half;
+/**
+ * Where a surface comes to rest that passes `behind` W/m²K on to what lies behind it at `inner`, °C: Newton's way from
+ * there, on the balance of convection, radiation, drying and conduction.
+ */
+export function surfaceOf(pit: Pit, behind: number, inner: number): { surface: number; stiffness: number } {
+  const walls = (pit.air + KELVIN) ** 4;
+  let surface = inner;
+  let stiffness = 1;
+  for (let i = 0; i < 30; i++) {
+    const dries = leaves(surface, pit);
+    const heat =
+      pit.film * (pit.air - surface) +
+      EMISSIVITY * STEFAN * (walls - (surface + KELVIN) ** 4) -
+      EVAPORATION * dries -
+      behind * (surface - inner);
+    stiffness =
+      pit.film +
+      4 * EMISSIVITY * STEFAN * (surface + KELVIN) ** 3 +
+      (dries > 0 ? EVAPORATION * ((pit.wet * pit.film) / MASS_FROM_HEAT) * vapourSlope(surface) : 0) +
+      behind;
+    // All of it falls as the surface warms, so that a step is always towards the answer; a long one is held back.
+    const step = Math.max(-40, Math.min(40, heat / stiffness));
+    surface += step;
+    if (Math.abs(step) < 1e-6) break;
   }
-  return (low + high) / 2;
+  return { surface, stiffness };
 }
 
 /** A surface that is warmed by a pit and cooled by its own water, for a piece. */
 export const pitSurface =
   (pit: Pit, seen: { surface: number }): SurfaceHeat =>
   (outermost, toSurface) => {
-    const at = (t: number) => {
-      const surface = surfaceOf(pit, (s) => toSurface * (s - t));
-      return { surface, flux: toSurface * (surface - t) };
-    };
-    const here = at(outermost);
-    const warmer = at(outermost + 0.05);
-    seen.surface = here.surface;
-    return { flux: here.flux, slope: Math.max(0, (here.flux - warmer.flux) / 0.05) };
+    const { surface, stiffness } = surfaceOf(pit, toSurface, outermost);
+    seen.surface = surface;
+    return { flux: toSurface * (surface - outermost), slope: toSurface * (1 - toSurface / stiffness) };
   };
