@@ -24,7 +24,10 @@ module.exports = {
       comment: "Open formats are read and written by their well-known packages.",
       severity: "error",
       from: { path: "^core/formats/", pathNot: "\\.test\\.ts$" },
-      to: { dependencyTypes: ["npm", "npm-dev"], pathNot: "node_modules/(zod|papaparse|@types/papaparse|ical-generator)/" },
+      to: {
+        dependencyTypes: ["npm", "npm-dev"],
+        pathNot: "node_modules/(zod|papaparse|@types/papaparse|ical-generator)/",
+      },
     },
     {
       name: "core-by-its-faces",
