@@ -10,11 +10,11 @@ import { EndFields } from "./EndFields";
 
 /** The stage's name and how it ends; a chamber with one stage can become a program here. */
 export function StageFields() {
-  const { chamber, record, stage } = useChamber();
+  const { chamber, stage } = useChamber();
   const { apply, change } = useActions();
   const preferences = usePreferences();
   const { stages } = chamber;
-  const usual = usualStages(record);
+  const usual = usualStages(chamber);
   const takeUsual = usual && (
     <button type="button" className="key" onClick={() => change(usual, "the usual stages")}>
       <ListTree size={16} aria-hidden />{" "}

@@ -1,8 +1,7 @@
-import type { Change, ChamberRecord, ProductKind, StageEnd } from "../model";
+import type { Chamber, Change, ProductKind, StageEnd } from "../model";
 import { productObservable } from "../product";
 import { celsius } from "../quantity";
 import { isSmoker } from "./geometry";
-import { describe } from "./describe";
 
 /** One stage of a usual course: its band, what ends it, and when at the latest. */
 interface UsualStage {
@@ -69,8 +68,7 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
 const typed = <T>(value: T) => ({ value, origin: "typed" as const });
 
 /** Puts the usual stages of the first vessel's product in the place of those that there are; null where it has none. */
-export function usualStages(record: ChamberRecord): Change | null {
-  const { vessels, stages, cabinet } = describe(record);
+export function usualStages({ vessels, stages, cabinet }: Chamber): Change | null {
   const { id, product } = vessels[0]!;
   const list = usual[product.kind];
   if (!list) return null;

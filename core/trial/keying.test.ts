@@ -1,4 +1,4 @@
-import { usualStages } from "../chamber";
+import { describe as describeChamber, usualStages } from "../chamber";
 import type { Edit } from "../model";
 import { celsius, kelvins } from "../quantity";
 import { recordWith } from "../testing/build";
@@ -17,7 +17,7 @@ function tasksOf(days: number, ...edits: Edit[]) {
     set("room", "low", celsius(12)),
     set("room", "high", celsius(18)),
   );
-  const staged = usualStages(ale)!(ale);
+  const staged = usualStages(describeChamber(ale))!(ale);
   const record = edits.reduce((r, e) => {
     const s = r.stages.map((one) =>
       one.id === e.id ? { ...one, stage: { ...one.stage, [e.field]: { value: e.value, origin: "typed" } } } : one,

@@ -1,4 +1,4 @@
-import { jobEdits, jobs, newChamber, tryEdits, usualStages } from "../chamber";
+import { describe as describeChamber, jobEdits, jobs, newChamber, tryEdits, usualStages } from "../chamber";
 import { chamberRecord, productKinds, type Edit, type ProductKind } from "../model";
 import { trialOf } from "./input";
 import { planOf } from "./plan";
@@ -41,7 +41,7 @@ describe("the usual stages of a product", () => {
     ["wholeMuscle", 2, 14, 20],
   ])("%s: %d stages, the first over after %d to %d days by what is waited for", (kind, count, soon, late) => {
     const before = made(kind);
-    const record = usualStages(before)!(before);
+    const record = usualStages(describeChamber(before))!(before);
     expect(chamberRecord.parse(record)).toEqual(record);
     expect(record.stages).toHaveLength(count);
     const plan = planOf(record);
@@ -54,7 +54,7 @@ describe("the usual stages of a product", () => {
     expect(first!.dueAt! / DAY).toBeLessThan(late);
   });
   it("are there for what has a course, and for nothing else", () => {
-    const none = productKinds.filter((kind) => usualStages(made(kind)) === null);
+    const none = productKinds.filter((kind) => usualStages(describeChamber(made(kind))) === null);
     expect(none.join()).toBe("spontaneous,wine,cider,mead,serving,hold");
   });
 });

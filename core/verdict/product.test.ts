@@ -1,4 +1,4 @@
-import { usualStages } from "../chamber";
+import { describe as describeChamber, usualStages } from "../chamber";
 import type { ChamberRecord, Edit } from "../model";
 import { celsius } from "../quantity";
 import { recordWith, steadyRoom, verdictsOn } from "../testing/build";
@@ -67,7 +67,7 @@ describe("what a product says of a trial", () => {
 
 it("a stage whose end is there as it begins is judged by nothing", () => {
   const base = recordWith(...sausage(24, 1), set("product", "startPh", 5.2));
-  const record = usualStages(base)!(base);
+  const record = usualStages(describeChamber(base))!(base);
   const plan = planOf(record);
   const trial = runTrial(trialOf(plan, 7, 10));
   expect(trial.stages[0]!.to).toBe(trial.stages[0]!.from);
