@@ -29,6 +29,8 @@ plain("a page that breaks says so, keeps the policy, and leads on with everythin
   await openDemo(page, "job");
   await page.goto("/bench?c=demo-curing-cabinet&at=job");
   await trialDone(page);
+  // Nothing is to be drawn anew between the break and the key.
+  await expect(page.getByText("Weighing what would help")).toHaveCount(0);
   // From now on its station of heat and cold cannot be drawn: with two controllers the heads of its devices ask for this.
   await page.evaluate(() => {
     const real = Array.prototype.flatMap;
