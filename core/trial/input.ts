@@ -22,7 +22,7 @@ const QUICK_STEP = 1;
 /** A fire's bed and a smoker's walls answer within minutes, s. */
 const SMOKER_STEP = 2;
 /** A warm box, whose minutes decide over nothing but a relay: no compressor waits in it, s. */
-const WARM_STEP = 10;
+const WARM_STEP = 12;
 
 /**
  * The step that a kind of box asks for, s. What they cost against a tenth of them is held to a display's tenth or
