@@ -5,7 +5,7 @@ import { useMemo } from "react";
 import { localSeconds } from "@/core/program";
 import type { Edit, Program } from "@/core/model";
 import { printMoment } from "@/core/quantity";
-import { keyingTasks, planOf } from "@/core/trial";
+import { keyingTasks } from "@/core/trial";
 import { download, Fold } from "@/parts/common";
 import { clockKind, DateField, NumberField, plainKind } from "@/parts/fields";
 import { useActions, useChamber, usePreferences, useShownTrial } from "../context";
@@ -112,8 +112,8 @@ const dates = new Intl.DateTimeFormat(undefined, {
 function Tasks() {
   const { live, of } = useShownTrial();
   const { scale } = usePreferences();
-  const trial = live.answer?.trial;
-  const tasks = useMemo(() => (trial && of ? keyingTasks(planOf(of.record), trial, scale) : []), [trial, of, scale]);
+  const { trial, plan } = live.answer ?? {};
+  const tasks = useMemo(() => (trial && plan ? keyingTasks(plan, trial, scale) : []), [trial, plan, scale]);
   if (!trial || !of) return null;
   const { startsAt } = of.chamber.program;
   const when = (s: number) =>

@@ -1,5 +1,9 @@
 import { printDuration, printNumber, printTemperature, type Scale, type Temperature } from "../quantity";
-import type { ObservableUnit } from "./shape";
+import type { ObservableUnit, ProductLimit } from "./shape";
+
+/** Whether a figure is on the right side of its limit. */
+export const meets = (value: number, limit: Pick<ProductLimit, "side" | "value">): boolean =>
+  limit.side === "atLeast" ? value >= limit.value : value <= limit.value;
 
 /** Steps in which a plain number is worth printing: a gravity to the thousandth, a pH to the tenth. */
 const stepOf = (value: number): number => (Math.abs(value) < 2 ? 0.001 : Math.abs(value) < 20 ? 0.1 : 1);

@@ -1,6 +1,6 @@
 import { isBath } from "../chamber";
 import type { Chamber, LoadedVessel, Product } from "../model";
-import { lotOf, modelOf, saturation, type Feels, type ProductLimit } from "../product";
+import { lotOf, meets, modelOf, saturation, type Feels } from "../product";
 import { filmOn } from "./ownHeat";
 import { isQuick } from "./quick";
 import type { Trace } from "./trace";
@@ -109,8 +109,6 @@ export function spreadOf(chamber: Chamber, trace: Trace): FigureSpread[] {
   });
 }
 
-const met = (v: number, { side, value }: ProductLimit): boolean => (side === "atLeast" ? v >= value : v <= value);
-
 /** When all that is wanted of each product is reached: sooner, as is usual, later. */
 export function readyRanges(chamber: Chamber, trace: Trace, spreads: readonly FigureSpread[]): ReadyRange[] {
   return chamber.vessels.flatMap(({ product }, index): ReadyRange[] => {
@@ -122,7 +120,7 @@ export function readyRanges(chamber: Chamber, trace: Trace, spreads: readonly Fi
     const when = (of: (name: string) => Float32Array | undefined): number | null => {
       let latest = 0;
       for (const { name, limit } of wanted) {
-        const bin = of(name)?.findIndex((v) => Number.isFinite(v) && met(v, limit)) ?? -1;
+        const bin = of(name)?.findIndex((v) => Number.isFinite(v) && meets(v, limit)) ?? -1;
         if (bin < 0) return null;
         latest = Math.max(latest, trace.from + (bin + 1) * trace.width);
       }

@@ -21,7 +21,7 @@ import { takenOut } from "./happened";
 import { liesInLayers } from "./layers";
 import { bandsApart, doesNotFit, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
 import { allWell } from "./normal";
-import { limitPassed, noLimitKnown, notReady, slowComeUp, tooCoolToKill } from "./product";
+import { limitPassed, noLimitKnown, notReady, saltFirst, slowComeUp, tooCoolToKill } from "./product";
 import { nobodyThere, stageStalls, trialTooShort } from "./program";
 import { differentialTooFine, limitsReversed, noAlarm, offsetHides, probeLoose, unitsFight } from "./reading";
 import { boils, fuelEnds, glowTooStrong, iceEnds, oneSided, wastedEnergy } from "./supplies";
@@ -85,6 +85,7 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["judged", coldBarely],
   ["stage", heaterOversized],
   ["program", notReady],
+  ["program", saltFirst],
   ["judged", livesAtOneEnd],
   ["judged", airUnseen],
   ["controller", relayWears],

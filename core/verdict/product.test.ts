@@ -54,6 +54,7 @@ describe("what a product says of a trial", () => {
     ["limit-comeUp", "danger", bath(58, 0.16, -18), bath(58, 0.04, -18), 1],
     ["slow-come-up", "warning", bath(58, 0.085), bath(58, 0.03), 1],
     // Codex 12-1981: 40 mg/kg. At 60 °C it is there within days, at 40 °C not within weeks.
+    ["salt-first", "note", [...sausage(12, 1), kind("wholeMuscle")], [...sausage(2, 1), kind("wholeMuscle")], 4],
     ["limit-hmf", "warning", honey(60), honey(40), 5],
     ["limit-diastase", "warning", honey(60), honey(40), 5],
     ["not-ready", "note", sausage(24, 1), honey(40), 4],

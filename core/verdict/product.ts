@@ -4,6 +4,7 @@ import {
   COME_UP,
   COUNTS_ABOVE,
   COUNTS_FROM,
+  meets,
   modelOf,
   printFigure,
   type ProductLimit,
@@ -15,9 +16,6 @@ import { words } from "./words";
 
 /** How much a limit weighs that is passed: what can hurt people before what costs quality. */
 const weightOf: Partial<Record<string, Severity>> = { degreeHours: "danger", comeUp: "danger" };
-
-const reached = (value: number, { side, value: limit }: ProductLimit): boolean =>
-  side === "atLeast" ? value >= limit : value <= limit;
 
 /** The figures of a vessel's product with their course over the trial. */
 function coursesOf({ trial, chamber }: Case, vessel: LoadedVessel) {
@@ -50,7 +48,7 @@ export const limitPassed: Rule = (c) =>
     coursesOf(c, vessel)
       .filter(({ limit }) => !limit.aim)
       .flatMap(({ figure, limit, values }): Finding[] => {
-        const moment = firstWhen(c, values, (v) => !reached(v, limit));
+        const moment = firstWhen(c, values, (v) => !meets(v, limit));
         if (moment === null) return [];
         const worst = values.reduce(
           (all, v) => (!Number.isFinite(v) || (limit.side === "atMost" ? v <= all : v >= all) ? all : v),
@@ -102,7 +100,7 @@ export const slowComeUp: Rule = (c) =>
 export const notReady: Rule = (c) =>
   c.chamber.vessels.flatMap((vessel): Finding[] => {
     const short = coursesOf(c, vessel).filter(
-      ({ limit, values }) => limit.aim && !reached(values.findLast((v) => Number.isFinite(v)) ?? NaN, limit),
+      ({ limit, values }) => limit.aim && !meets(values.findLast((v) => Number.isFinite(v)) ?? NaN, limit),
     );
     if (short.length === 0) return [];
     return [
@@ -131,7 +129,7 @@ export const noLimitKnown: Rule = (c) =>
     if (vessel.product.kind !== "sausage") return [];
     const pH = coursesOf(c, vessel).find(({ figure }) => figure.name === "pH");
     const highest = c.trial.whole.find((m) => m.judged === vessel.id)?.whole.product.high ?? Infinity;
-    if (!pH || highest > COUNTS_ABOVE || reached(pH.values.find(Number.isFinite) ?? 0, pH.limit)) return [];
+    if (!pH || highest > COUNTS_ABOVE || meets(pH.values.find(Number.isFinite) ?? 0, pH.limit)) return [];
     const { at } = words(c);
     return [
       {
@@ -141,6 +139,26 @@ export const noLimitKnown: Rule = (c) =>
         station: "job",
         title: `${whose(c, vessel)}No limit is known for so cold a start`,
         text: `Degree-hours count above ${at(COUNTS_ABOVE)}; it never gets there. That is no pass: nothing says how long it may take to pH 5.3 in the cold. Sour it warm first, or ask those who decide where you are.`,
+        moment: null,
+        remedies: [],
+      },
+    ];
+  });
+
+/** Whole muscle that hangs warm from the start: its salt has to be even all through first, in the cold. */
+export const saltFirst: Rule = (c) =>
+  c.chamber.vessels.flatMap((vessel, index): Finding[] => {
+    const cold = c.trial.trace.figures.find((f) => f.index === index && f.name === "coldDays")?.values;
+    if (!cold || (cold.findLast(Number.isFinite) ?? 0) >= 1) return [];
+    const { at } = words(c);
+    return [
+      {
+        id: "salt-first",
+        about: vessel.id,
+        severity: "note",
+        station: "job",
+        title: `${whose(c, vessel)}The salt has to be even first`,
+        text: `This trial dries it warm from the start. Before that it lies salted at ${at(5)} or below until the salt is even to its core, for one to several weeks by its thickness (common practice). If that is not done yet, take its usual stages.`,
         moment: null,
         remedies: [],
       },

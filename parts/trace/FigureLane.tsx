@@ -1,4 +1,4 @@
-import type { ProductLimit } from "@/core/product";
+import { meets, type ProductLimit } from "@/core/product";
 import type { View } from "./view";
 
 interface Props {
@@ -50,7 +50,7 @@ export function FigureLane({ values, from, width, view, limit, spread, label, pr
       ]
     : [];
   const last = known.at(-1)!;
-  const met = limit && (limit.side === "atLeast" ? (v: number) => v >= limit.value : (v: number) => v <= limit.value);
+  const met = limit && ((v: number) => meets(v, limit));
   const turned = met && limit.aim ? values.findIndex((v) => Number.isFinite(v) && met(v)) : -1;
   const readyAt = turned > 0 ? from + turned * width : null;
   const passed = met && !limit.aim && known.some((v) => !met(v));

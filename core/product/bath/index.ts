@@ -41,7 +41,7 @@ export const bath: ProductModel = {
     },
     {
       name: "comeUp",
-      label: "time to 54.4 °C at the core",
+      label: "time until the core is hot enough to count",
       unit: "hours",
       of: (state) => state.comeUp!,
       limit: () => ({ value: COME_UP.latest, side: "atMost", aim: false, says: "FSIS; 4 h advised" }),

@@ -1,4 +1,3 @@
 export * from "./conduction";
 export * from "./lethality";
-export * from "./series";
 export * from "./state";

@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { film, killOf, leftAtCore, lethalRate, MEAT, minutesAt, rootsOf, SHELLS, stepPiece, type IdealShape } from ".";
+import { leftAtCore, rootsOf, type IdealShape } from "../testing/series";
+import { film, killOf, lethalRate, MEAT, minutesAt, SHELLS, stepPiece } from ".";
 
 // Incropera, Fundamentals of Heat and Mass Transfer, table 5.1: first roots and coefficients.
 describe("first terms of the series", () => {

@@ -119,7 +119,10 @@ export const wholeMuscle: ProductModel = {
     out.drying = dry(state, product, humidity, span);
   },
   peakHeat: () => 0,
-  observables: [{ name: "coldDays", label: "days at 5 °C or below", unit: "", of: (state) => state.cold! }, ...drying],
+  observables: [
+    { name: "coldDays", label: "days cold enough for salt to even out", unit: "", of: (state) => state.cold! },
+    ...drying,
+  ],
   range: () => null,
   hazards: () => [{ id: "freezes", at: celsius(-2), within: 1 }],
   readings: ["weight"],

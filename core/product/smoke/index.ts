@@ -59,7 +59,7 @@ export const smoke: ProductModel = {
     },
     {
       name: "safeFor",
-      label: "minutes at a safe core",
+      label: "minutes at the core that is asked for",
       unit: "",
       of: (state) => state.held!,
       limit: ({ meat }) => ({
