@@ -1,20 +1,16 @@
 "use client";
 
 import dynamic from "next/dynamic";
-import { useDeferredValue, useEffect, useMemo, useRef } from "react";
-import { stageName } from "@/core/program";
-import type { Channel, Trial } from "@/core/trial";
-import { sayTrial, TraceChart } from "@/parts/trace";
+import { useEffect, useRef } from "react";
+import type { Trial } from "@/core/trial";
+import { sayTrial } from "@/parts/trace";
 import { usePreferences, useShownTrial } from "../context";
-import { VerdictList } from "../VerdictList";
-import { Sized } from "./Sized";
-import { WorstMoment } from "./WorstMoment";
-import { useAlarms } from "./useAlarms";
-import { useDevices } from "./useDevices";
-import { useOtherVessels } from "./useOtherVessels";
 import { TrialBar, type TrialSize } from "./TrialBar";
 import { TrialFailed } from "./TrialFailed";
 
+/** Drawing and verdicts come while the first trial still runs: nothing could be drawn before it. */
+const loadDock = () => import("./Dock");
+const Dock = dynamic(() => loadDock().then((m) => m.Dock), { ssr: false });
 /** Loaded when it is opened for the first time. */
 const FullTrial = dynamic(() => import("./FullTrial").then((m) => m.FullTrial), { ssr: false });
 
@@ -34,6 +30,9 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialP
   const trial = live.answer?.trial ?? null;
   const panel = useRef<HTMLElement>(null);
   const full = size === "full";
+  useEffect(() => {
+    if (!narrow) void loadDock().catch(() => undefined);
+  }, [narrow]);
   useEffect(() => {
     if (!full) return;
     const close = (event: KeyboardEvent) => {
@@ -71,63 +70,5 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialP
       {size === "open" && !narrow && trial && <Dock trial={trial} ghost={ghost} near={near} />}
       <p className="sr-only">{trial ? sayTrial(trial, preferences.scale) : "The trial is running."}</p>
     </section>
-  );
-}
-
-const ofAir: readonly Channel[] = ["product", "probe", "room"];
-
-/** Trace, inset and verdicts in a strip under the station. */
-function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null; near: boolean }) {
-  const { of, verdicts, judged } = useShownTrial();
-  const preferences = usePreferences();
-  const { scale } = preferences;
-  // The inset follows a moment later: the trace itself is what the hand waits for.
-  const late = useDeferredValue(trial);
-  const alarms = useAlarms();
-  const devices = useDevices();
-  const stages = of?.chamber.stages;
-  const names = useMemo(() => (stages ?? []).map((s) => stageName(stages!, s.id)), [stages]);
-  const layers = useOtherVessels(trial.trace);
-  const happenings = of?.record.happenings;
-  const marks = useMemo(() => (happenings ?? []).map((h) => ({ at: h.at, to: null })), [happenings]);
-  return (
-    <div className="grid min-h-0 grid-cols-[1fr_18rem] gap-3 pr-2 lg:grid-cols-[1fr_236px_380px]">
-      <Sized className="min-h-0">
-        {(width, h) => (
-          <TraceChart
-            trace={trial.trace}
-            startHour={trial.startHour}
-            ghost={ghost?.trace ?? null}
-            bands={trial.bands}
-            stageNames={names}
-            layers={layers}
-            alarms={alarms}
-            scale={scale}
-            width={width}
-            height={h}
-            near={near}
-            arrival={trial.metrics.timeToBand}
-            startsAt={of?.chamber.program.startsAt}
-            moment={verdicts[0]?.moment ?? null}
-            happenings={marks}
-            judged={judged}
-            shown={judged === "air" ? ofAir : undefined}
-            {...devices}
-          />
-        )}
-      </Sized>
-      <div className="grid min-h-0 grid-rows-[auto_1fr] max-lg:hidden">
-        <h3 className="text-sm leading-5 font-semibold">Three hours at the worst moment</h3>
-        <WorstMoment trial={late} className="min-h-0" />
-      </div>
-      <div
-        className="rule-line min-h-0 overflow-y-auto border-l pr-1 pl-3 text-[0.9375rem] leading-snug"
-        tabIndex={0}
-        role="group"
-        aria-label="Verdicts"
-      >
-        <VerdictList />
-      </div>
-    </div>
   );
 }

@@ -75,6 +75,8 @@ export type ReadingName = "gravity" | "pH" | "weight" | "core" | "iodine" | "loo
  */
 export interface ProductModel {
   kinds: readonly ProductKind[];
+  /** How long a trial may hold its heat and its drying before it moves it on, s: a minute where it says nothing. */
+  holdsFor?: number;
   /** What differs from the blank product. */
   defaults: (kind: ProductKind) => Partial<Product>;
   start: (product: Product, lot: Lot, startTemperature: number) => ProductState;

@@ -1,5 +1,5 @@
 import { boxes, isBath, isSmoker } from "../chamber";
-import type { Cabinet, CabinetKind, Vessel } from "../model";
+import type { Cabinet, CabinetKind, Chamber, Vessel } from "../model";
 import { evaporationHeat, modelOf, saturation, type Around, type Feels } from "../product";
 import { isQuick } from "./quick";
 import type { Run } from "./run";
@@ -32,6 +32,12 @@ const ratedFor = (kind: CabinetKind, { evaporationAt }: Pick<Vessel, "evaporatio
   air: isQuick(kind) ? Math.min(ROOM, evaporationAt) : evaporationAt,
   humidity: boxes[kind].cabinet.humidity,
 });
+
+/** A product's heat is held for a minute at a time, s; it moves over hours. */
+const USUAL_HOLD = 60;
+/** How long the products of a chamber may be held, s: as long as the quickest of them allows. */
+export const heldFor = ({ vessels }: Pick<Chamber, "vessels">): number =>
+  Math.min(...vessels.map(({ product }) => modelOf(product).holdsFor ?? USUAL_HOLD));
 
 /** Moves every vessel's own heat and evaporation on and says whether any has changed. */
 export function moveProducts(run: Run, span: number): boolean {

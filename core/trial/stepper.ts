@@ -6,15 +6,13 @@ import { absorbed, settleIce, turnIce } from "./ice";
 import { paddedVector, takeStep } from "./kernel";
 import type { Mode } from "./modes";
 import { noiseAt } from "./noise";
-import { moveProducts } from "./ownHeat";
+import { heldFor, moveProducts } from "./ownHeat";
 import { readerOf } from "./reader";
 import { replay, type QuietSteps, type Run, type Watcher } from "./run";
 import type { RunState } from "./state";
 import { changeSteps, numbersNow, situationAt } from "./timeline";
 import { lookInto, mayBeSo, watchesOf } from "./waits";
 
-/** The product's heat is held for a minute at a time; it moves over hours. */
-const PRODUCT_STEP = 60;
 /** The part of a step that only changes with devices and product: Γ times all inputs but the room. */
 function fixedPart(mode: Mode, u: Float64Array, into: Float64Array): void {
   const { n, m, gamma } = mode.hold;
@@ -27,7 +25,7 @@ function fixedPart(mode: Mode, u: Float64Array, into: Float64Array): void {
 
 /**
  * Advances a run to a step, showing every step to the watcher. The room is sampled at mid-step, the product's heat is
- * held for a minute, controllers read before each step and act over it, the program looks at every step. The inner loop
+ * held for a minute or minutes, controllers read before each step and act over it, the program looks at every step. The inner loop
  * allocates nothing.
  */
 export function advance(run: Run, untilStep: number, watcher: Watcher): void {
@@ -68,7 +66,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const coolersFed = coolerFed.length;
   const hasIce = network.coolers.some((c) => c.iceMass > 0);
   const changes = changeSteps(input);
-  const productEvery = Math.max(1, Math.round(PRODUCT_STEP / dt));
+  const productEvery = Math.max(1, Math.round(heldFor(chamber) / dt));
   const out = noOutput();
   const look = lookInto(run);
   const programmed = isProgrammed(plan);

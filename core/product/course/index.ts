@@ -36,6 +36,7 @@ export function mustFreezesAt({ originalGravity, finalGravity }: Product): numbe
 /** What ferments by a course that somebody types, whatever its temperature: an estimate, and marked as one. */
 export const typedCourse: ProductModel = {
   kinds: ["spontaneous", "wine", "cider", "mead"],
+  holdsFor: 300,
   defaults: (kind) => usual[kind]!,
   start: (product, { volume }) => ({ done: SEED, total: fermentationHeat(product, volume) }),
   step: (state, product, _feels, _seconds, span, out) => {

@@ -53,6 +53,7 @@ const crystalsOf = (state: Readonly<Record<string, number>>): number => {
 /** Honey that dissolves from outside in while the heat costs it its enzymes. */
 export const honey: ProductModel = {
   kinds: ["honey"],
+  holdsFor: 300,
   defaults: () => ({ packetLow: celsius(35), packetHigh: celsius(50) }),
   start: ({ set, hmf, diastase }, { mass, volume }) => ({
     ...Object.fromEntries(Array.from({ length: PARTS }, (_, i) => [`x${i}`, asSet[set].crystals])),

@@ -55,6 +55,7 @@ function dry(state: Record<string, number>, product: Product, humidity: number, 
 /** A sausage that sours first, by its culture, and dries then. */
 export const sausage: ProductModel = {
   kinds: ["sausage"],
+  holdsFor: 300,
   defaults: () => ({ packetLow: celsius(18), packetHigh: celsius(38), thickness: 0.05, salt: 0.028, water: 0.6 }),
   start: ({ water }, { mass }) => ({ lag: 0, acid: SEED, degreeHours: 0, highest: -60, safe: 0, water, mass }),
   step: (state, product, { core, humidity }, _seconds, span, out) => {
@@ -110,6 +111,7 @@ export const sausage: ProductModel = {
 /** Whole muscle: salt evens out in the cold before anything dries; degree-hours say nothing about it. */
 export const wholeMuscle: ProductModel = {
   kinds: ["wholeMuscle"],
+  holdsFor: 300,
   defaults: () => ({ packetLow: celsius(0), packetHigh: celsius(16), thickness: 0.07, salt: 0.03, water: 0.7 }),
   start: ({ water }, { mass }) => ({ cold: 0, water, mass }),
   step: (state, product, { core, humidity }, _seconds, span, out) => {
