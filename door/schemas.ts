@@ -17,6 +17,8 @@ const inputOf = (part: typeof sparse) =>
       program: true,
       stages: true,
       happenings: true,
+      readings: true,
+      ownWay: true,
     }),
   );
 

@@ -21,7 +21,7 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
   const now = useChamber().chamber;
   // What the trial was run on: the hand may have gone on already.
   const chamber = useShownTrial().of?.chamber ?? now;
-  const spreads = useMemo(() => spreadOf(chamber, trial.trace), [chamber, trial]);
+  const spreads = useMemo(() => spreadOf(chamber, trial), [chamber, trial]);
   const ready = useMemo(() => readyRanges(chamber, trial.trace, spreads), [chamber, trial, spreads]);
   const { scale } = usePreferences();
   const lanes = chamber.vessels.flatMap(({ product, id }, index) =>

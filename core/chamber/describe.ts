@@ -30,7 +30,16 @@ import { thermalDefaults } from "./thermal";
 const HALF_BAND = 1;
 
 /** The program where nothing is said of it: somebody can always be there, and keys the settings in. */
-const programDefaults: Program = { startsAt: "", attendedFrom: 0, attendedTo: 24, away: [], byHand: true };
+const programDefaults: Program = {
+  startsAt: "",
+  attendedFrom: 0,
+  attendedTo: 24,
+  away: [],
+  byHand: true,
+  finishBy: "",
+  copyOf: "",
+  copyOfRevision: 0,
+};
 
 /** Middle of the packet's range with a degree each way, never outside the packet; the target in the middle. */
 function stageDefaults(product: Product, kind: CabinetKind): Stage {
@@ -48,6 +57,8 @@ function stageDefaults(product: Product, kind: CabinetKind): Stage {
     latest: 0,
     rampBy: kelvins(0),
     rampEvery: 86_400,
+    humidity: 0,
+    tasks: [],
   };
 }
 
@@ -65,9 +76,9 @@ function withMiddle<T extends Band>(defaults: T, stored: { [K in keyof T]?: { va
 function stagesOf(record: ChamberRecord, product: Product, kind: CabinetKind): Chamber["stages"] {
   let before = stageDefaults(product, kind);
   return record.stages.map(({ id, stage }) => {
-    const { name, ends, latest, rampBy, rampEvery } = stageDefaults(product, kind);
+    const { name, ends, latest, rampBy, rampEvery, humidity, tasks } = stageDefaults(product, kind);
     const moved = stage.low || stage.high || stage.target;
-    const defaults = { ...before, name, ends, latest, rampBy, rampEvery };
+    const defaults = { ...before, name, ends, latest, rampBy, rampEvery, humidity, tasks };
     const filled = moved ? withMiddle(defaults, stage) : fill(defaults, stage);
     before = filled;
     return { ...filled, id };

@@ -63,6 +63,7 @@ export const removeVessel =
       ...r,
       ...forgetting(r, id, (of) => of === "vessel"),
       vessels,
+      readings: r.readings.filter((reading) => reading.vessel !== id),
       probes: r.probes.map((p) => (p.in === id ? { ...p, in: first } : p)),
       devices: r.devices.map((d) => ("at" in d && d.at === id ? { ...d, at: null } : d)),
     };

@@ -29,5 +29,7 @@ export function newChamber(id: string, name: string, now: string): ChamberRecord
     program: {},
     stages: [{ id: "s1", stage: {}, settings: {} }],
     happenings: [],
+    readings: [],
+    ownWay: [],
   };
 }

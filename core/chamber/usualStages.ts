@@ -65,6 +65,9 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
   ],
 };
 
+/** Products that have usual stages. */
+export const usualKinds = Object.keys(usual) as ProductKind[];
+
 const typed = <T>(value: T) => ({ value, origin: "typed" as const });
 
 /** Puts the usual stages of the first vessel's product in the place of those that there are; null where it has none. */

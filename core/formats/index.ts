@@ -1,3 +1,5 @@
 export * from "./calendar";
+export * from "./programFile";
+export * from "./recipe";
 export * from "./roomCsv";
 export * from "./traceCsv";

@@ -1,7 +1,7 @@
 import type * as z from "zod/mini";
 import { chamberSteps, preferencesSteps, type LiftSteps, type RawRecord } from "./lift";
-import { chamberRecord, preferencesRecord, type WorkshopRecord } from "./record";
-import { CHAMBER_VERSION, PREFERENCES_VERSION } from "./versions";
+import { chamberRecord, preferencesRecord, programRecord, type WorkshopRecord } from "./record";
+import { CHAMBER_VERSION, PREFERENCES_VERSION, PROGRAM_VERSION } from "./versions";
 
 /** Everything that is known of a kind of record: a new kind is a new line of the table below, and nothing else. */
 export interface RecordKind {
@@ -25,6 +25,13 @@ export const recordKinds: Readonly<Record<WorkshopRecord["kind"], RecordKind>> =
     steps: chamberSteps,
     says: (record) => named(record) || "A chamber without a name",
     takes: (record) => (record.kind === "chamber" && record.roomReadings ? [record.roomReadings.series] : []),
+  },
+  program: {
+    schema: programRecord,
+    version: PROGRAM_VERSION,
+    steps: {},
+    says: (record) => named(record) || "A program without a name",
+    takes: nothing,
   },
   preferences: {
     schema: preferencesRecord,

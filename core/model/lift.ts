@@ -153,7 +153,10 @@ const toFive = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 5 });
 /** Version 6: products of every kind, with numbers of their own. Nothing of what there was is written otherwise. */
 const toSix = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 6 });
 
-export const chamberSteps: LiftSteps = { 1: toTwo, 2: toThree, 3: toFour, 4: toFive, 5: toSix };
+/** Version 7: things to do in stages, readings, limits that somebody passes knowingly. */
+const toSeven = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 7, readings: [], ownWay: [] });
+
+export const chamberSteps: LiftSteps = { 1: toTwo, 2: toThree, 3: toFour, 4: toFive, 5: toSix, 6: toSeven };
 export const preferencesSteps: LiftSteps = {
   1: (raw) => ({ ...raw, schemaVersion: 2, quickTrialDays: 1 }),
   2: (raw) => ({ ...raw, schemaVersion: 3 }),

@@ -1,5 +1,5 @@
 import * as z from "zod/mini";
-import { differenceField, quantityField, temperatureField } from "./fields";
+import { differenceField, idField, quantityField, temperatureField } from "./fields";
 
 /**
  * What can be looked at while a program runs: the box's air, the room, a vessel's product, a probe's true temperature,
@@ -12,6 +12,9 @@ export const observable = z.strictObject({
   name: z.string().check(z.minLength(1), z.maxLength(40)),
 });
 export type Observable = z.infer<typeof observable>;
+
+/** What programs of the library call their one vessel. */
+export const TEMPLATE_VESSEL = "v1";
 
 export const comparisons = ["atLeast", "atMost"] as const;
 
@@ -35,6 +38,18 @@ export const stageEnd = z.discriminatedUnion("kind", [
 ]);
 export type StageEnd = z.infer<typeof stageEnd>;
 
+/** Something to do by hand in a stage. */
+export const task = z.strictObject({
+  id: idField,
+  name: z.string().check(z.trim(), z.minLength(1, "Say what there is to do."), z.maxLength(80)),
+  /** From the beginning of its stage on, or so long before its end, s. */
+  from: z.enum(["beginning", "end"]),
+  seconds: quantityField(0, 200 * 86_400),
+  /** And again so often until the stage ends, s; 0: once. */
+  every: quantityField(0, 30 * 86_400),
+});
+export type Task = z.infer<typeof task>;
+
 /** What is wanted of the settings within the band. */
 export const wishes = ["band", "tight", "restful", "edge"] as const;
 export const stageShape = {
@@ -54,6 +69,9 @@ export const stageShape = {
   /** The way from the stage before: so many K at a time, so often (s). 0 K: all at once. */
   rampBy: differenceField(0, 50),
   rampEvery: quantityField(60, 30 * 86_400),
+  /** Relative humidity of the air, 0..1, for what dries in it; 0: as the box has it. */
+  humidity: quantityField(0, 0.99),
+  tasks: z.array(task).check(z.maxLength(12)),
 };
 
 /** Span of days on which nobody is there, s from the start of the program. */
@@ -68,4 +86,17 @@ export const programShape = {
   away: z.array(awaySpan).check(z.maxLength(20)),
   /** Settings are keyed in by a person; otherwise the controllers take them over by themselves. */
   byHand: z.boolean(),
+  /** When it is to be ready, local to the chamber; empty: whenever it is. */
+  finishBy: z.union([z.literal(""), z.iso.datetime({ local: true, precision: -1 })]),
+  /** The program of the library that its stages were copied from, and which state of it; empty: none. */
+  copyOf: z.string().check(z.maxLength(64)),
+  copyOfRevision: z.int().check(z.minimum(0)),
 };
+
+/** What a recipe says of gravities and of its fermentation: temperatures in °C, null where it says nothing. */
+export interface Recipe {
+  name: string;
+  originalGravity: number | null;
+  finalGravity: number | null;
+  steps: { name: string; from: number | null; to: number | null; seconds: number | null }[];
+}

@@ -1,9 +1,11 @@
 import * as z from "zod/mini";
 import { idField, nameField, sparse } from "./fields";
 import { happening, roomReadings, roomSeries } from "./happenings";
+import { reading } from "./reading";
 import { brokenReferences } from "./references";
+import { TEMPLATE_VESSEL, type StageEnd } from "./program";
 import { sectionShapes as shapes } from "./sections";
-import { BACKUP_VERSION, CHAMBER_VERSION, PREFERENCES_ID, PREFERENCES_VERSION } from "./versions";
+import { BACKUP_VERSION, CHAMBER_VERSION, PREFERENCES_ID, PREFERENCES_VERSION, PROGRAM_VERSION } from "./versions";
 
 export const stations = ["job", "box", "heat", "probe", "settings"] as const;
 export type Station = (typeof stations)[number];
@@ -95,6 +97,10 @@ export const chamberFieldsOf = (part: typeof sparse) =>
       .check(z.minLength(1), z.maxLength(24)),
     /** What happens in the course of its trial. */
     happenings: z.array(happening).check(z.maxLength(60)),
+    /** What has been read of the products, typed beside their course. */
+    readings: z.array(reading).check(z.maxLength(400)),
+    /** Findings about limits that the person knows and passes all the same, by their keys. */
+    ownWay: z.array(z.string().check(z.minLength(1), z.maxLength(120))).check(z.maxLength(40)),
   });
 const chamberFields = chamberFieldsOf(sparse);
 export type ChamberRecord = z.infer<typeof chamberFields>;
@@ -108,6 +114,53 @@ export const chamberRecord = chamberFields.check(
     for (const { path, message } of brokenReferences(record)) context.addIssue({ code: "custom", path, message });
   }),
 );
+
+/** Stages without a chamber: of one product, in one vessel. */
+export const programFields = {
+  name: z.string().check(z.trim(), z.minLength(1, "Give it a name."), z.maxLength(60)),
+  /** What it is for. */
+  product: shapes.product.kind,
+  note: z.string().check(z.maxLength(400)),
+  stages: z.array(z.strictObject({ id: idField, stage: sparse(shapes.stage) })).check(z.minLength(1), z.maxLength(24)),
+};
+/** A stage of the library waits for nothing but its one product, the air and the room. */
+const oneVessel = z.superRefine(
+  ({ stages }: { stages: { id: string; stage: { ends?: { value: StageEnd[] } } }[] }, context) => {
+    stages.forEach(({ id, stage }, i) => {
+      if (stages.findIndex((s) => s.id === id) < i)
+        context.addIssue({ code: "custom", path: ["stages", i, "id"], message: "Two stages have one name." });
+      stage.ends?.value.forEach((end, k) => {
+        if (end.kind !== "reaches" || end.observable.of === "air" || end.observable.of === "room") return;
+        if (end.observable.of === "vessel" && end.observable.id === TEMPLATE_VESSEL) return;
+        const message = `In the library a stage waits for the product (\u201c${TEMPLATE_VESSEL}\u201d), the air or the room.`;
+        context.addIssue({ code: "custom", path: ["stages", i, "stage", "ends", k], message });
+      });
+    });
+  },
+);
+export const programContents = z.strictObject(programFields).check(oneVessel);
+export type ProgramContents = z.infer<typeof programContents>;
+
+/** A program of one's own in the library: chambers get copies of it, never a reference to it. */
+export const programRecord = z
+  .strictObject({
+    ...envelope,
+    kind: z.literal("program"),
+    schemaVersion: z.literal(PROGRAM_VERSION),
+    createdAt: z.iso.datetime(),
+    ...programFields,
+  })
+  .check(oneVessel);
+export type ProgramRecord = z.infer<typeof programRecord>;
+
+export const PROGRAM_FORMAT = "gentle-crock-programs";
+/** The file that programs are handed on in; its JSON Schema is published in public/schema/. */
+export const programFile = z.strictObject({
+  format: z.literal(PROGRAM_FORMAT),
+  version: z.literal(PROGRAM_VERSION),
+  programs: z.array(programContents).check(z.minLength(1), z.maxLength(200)),
+});
+export type ProgramFile = z.infer<typeof programFile>;
 
 export const trialLengths = [0.25, 0.5, 1, 3, 7, 14, 30, 60] as const;
 
@@ -128,7 +181,7 @@ export const preferencesRecord = z.strictObject({
 });
 export type PreferencesRecord = z.infer<typeof preferencesRecord>;
 
-export const workshopRecord = z.discriminatedUnion("kind", [chamberRecord, preferencesRecord]);
+export const workshopRecord = z.discriminatedUnion("kind", [chamberRecord, preferencesRecord, programRecord]);
 export type WorkshopRecord = z.infer<typeof workshopRecord>;
 
 export const BACKUP_FORMAT = "gentle-crock-workshop";

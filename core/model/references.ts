@@ -14,6 +14,7 @@ interface Lists {
   controllers: readonly { id: string; probes: string[]; heat: string[]; cold: string[] }[];
   stages: readonly { id: string; stage: { ends?: { value: StageEnd[] } }; settings: Record<string, unknown> }[];
   happenings: readonly Happening[];
+  readings: readonly { vessel: string }[];
 }
 
 /** Entries of a record that speak of others which are not there, or bear one name: one sentence each. */
@@ -64,6 +65,10 @@ export function brokenReferences(record: Lists): Broken[] {
       if (known && !known.has(id))
         say(["stages", i, "stage", "ends", k], `There is no ${of} \u201c${id}\u201d to look at.`);
     });
+  });
+  record.readings.forEach((r, i) => {
+    if (!vessels.has(r.vessel))
+      say(["readings", i, "vessel"], `There is no vessel \u201c${r.vessel}\u201d that was read.`);
   });
   record.happenings.forEach((h, i) => {
     if (!("which" in h)) return;

@@ -44,14 +44,15 @@ export function moveProducts(run: Run, span: number): boolean {
   const { state, network, input, at } = run;
   const { cabinet } = input.chamber;
   const vented = isQuick(cabinet.kind);
+  const humidity = input.chamber.stages[state.program.stage]!.humidity || cabinet.humidity;
   const around: Around = {
     air: vented ? run.rooms[state.step % run.rooms.length]! : state.x[network.air]!,
-    humidity: cabinet.humidity,
+    humidity,
   };
   feels.medium = state.x[network.air]!;
   feels.film = filmOn(cabinet);
   feels.wet = isBath(cabinet.kind);
-  feels.humidity = cabinet.humidity;
+  feels.humidity = humidity;
   feels.vapour = around.humidity * saturation(around.air);
   let changed = false;
   const seconds = state.step * input.dt + span / 2;

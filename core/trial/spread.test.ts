@@ -12,7 +12,7 @@ function tried(id: string, box: (typeof jobs)[number]["boxes"][number], days: nu
   if (!made.ok) throw new Error(made.problem);
   const plan = planOf(made.value);
   const trial = runTrial(trialOf(plan, days));
-  const spreads = spreadOf(plan.chamber, trial.trace);
+  const spreads = spreadOf(plan.chamber, trial);
   return { record: made.value, plan, trial, spreads, ready: readyRanges(plan.chamber, trial.trace, spreads) };
 }
 
@@ -56,7 +56,7 @@ describe("what a product can be", () => {
       const progress = trace.figures.find((f) => f.name === "progress")!.values;
       return progress.findIndex((v) => v >= 0.98) * trace.width;
     };
-    const spreads = spreadOf(plan.chamber, trial.trace);
+    const spreads = spreadOf(plan.chamber, trial);
     const guess = spreads.find((s) => s.name === "progress")!.slow.findIndex((v) => v >= 0.98) * trial.trace.width;
     // A slower beer is a little colder too, since its heat comes slower: a twentieth.
     expect(Math.abs(guess / at(20, slow) - 1)).toBeLessThan(0.05);

@@ -1,24 +1,11 @@
 import { isBath } from "../chamber";
-import type { Chamber, LoadedVessel, Product } from "../model";
+import type { Chamber, Product } from "../model";
 import { lotOf, meets, modelOf, saturation, type Feels } from "../product";
 import { filmOn } from "./ownHeat";
+import { NINE_OF_TEN, slower, spanOf } from "./paces";
 import { isQuick } from "./quick";
+import type { Trial } from "./runTrial";
 import type { Trace } from "./trace";
-
-/** The number of a product that its course hangs on most, and the span that nine of ten lie within (estimates). */
-const spanOf = ({ kind }: Product): { field: "pace" | "thickness"; slow: number; fast: number } | null => {
-  switch (kind) {
-    case "serving":
-    case "hold":
-      return null;
-    case "bath":
-    case "smoke":
-      // Nobody measures a piece to the millimetre, and none is an ideal shape.
-      return { field: "thickness", slow: 1.1, fast: 0.9 };
-    default:
-      return { field: "pace", slow: 0.6, fast: 1.6 };
-  }
-};
 
 /** What a figure of a product can be within its span: the slow and the fast course, bin by bin of a trial's trace. */
 export interface FigureSpread {
@@ -54,8 +41,12 @@ function courseOf(trace: Trace, index: number): (bin: number) => [core: number, 
 
 const PARTS = 5;
 
+/** Of a trial, what the course of its products hangs on. */
+type Course = Pick<Trial, "trace" | "bands">;
+
 /** Runs a product through the temperatures of a finished trial; its own heat is that of the trial, whatever its pace. */
-function through(chamber: Chamber, trace: Trace, index: number, product: Product): Map<string, Float32Array> {
+function through(chamber: Chamber, trial: Course, index: number, product: Product): Map<string, Float32Array> {
+  const { trace, bands } = trial;
   const vessel = chamber.vessels[index]!;
   const model = modelOf(product);
   const state = model.start(product, lotOf(vessel), vessel.startTemperature);
@@ -80,7 +71,10 @@ function through(chamber: Chamber, trace: Trace, index: number, product: Product
     for (let p = 0; p < PARTS; p++) feels.parts[p] = feels.core + ((feels.surface - feels.core) * p) / (PARTS - 1);
     feels.medium = middle(trace.low.air, trace.high.air, i);
     const air = isQuick(cabinet.kind) ? middle(trace.low.room, trace.high.room, i) : feels.medium;
-    feels.vapour = cabinet.humidity * saturation(air);
+    const time = trace.from + (i + 0.5) * trace.width;
+    const { stage = 0 } = bands.find((b) => time < b.to) ?? bands.at(-1) ?? {};
+    feels.humidity = chamber.stages[stage]!.humidity || cabinet.humidity;
+    feels.vapour = feels.humidity * saturation(air);
     for (let s = 0; s < steps; s++)
       model.step(state, product, feels, trace.from + i * trace.width + (s + 0.5) * span, span, out);
     for (const o of model.observables) values.get(o.name)![i] = o.of(state, product);
@@ -88,22 +82,15 @@ function through(chamber: Chamber, trace: Trace, index: number, product: Product
   return values;
 }
 
-/** A product of a vessel at an end of its span. */
-const varied = ({ product }: LoadedVessel, share: number, field: "pace" | "thickness"): Product => ({
-  ...product,
-  [field]: product[field] * share,
-});
-
 /**
  * What the figures of all products can be over their spans, by their course through the temperatures of a whole trial.
  * One number is varied, and every figure goes one way with it: the ends of the span are the ends of what can be.
  */
-export function spreadOf(chamber: Chamber, trace: Trace): FigureSpread[] {
+export function spreadOf(chamber: Chamber, trial: Course): FigureSpread[] {
   return chamber.vessels.flatMap((vessel, index) => {
-    const span = spanOf(vessel.product);
-    if (!span) return [];
-    const [slow, fast] = [span.slow, span.fast].map((share) =>
-      through(chamber, trace, index, varied(vessel, share, span.field)),
+    if (!spanOf(vessel.product)) return [];
+    const [slow, fast] = [NINE_OF_TEN, -NINE_OF_TEN].map((z) =>
+      through(chamber, trial, index, slower(vessel.product, z)),
     );
     return [...slow!.keys()].map((name) => ({ index, name, slow: slow!.get(name)!, fast: fast!.get(name)! }));
   });

@@ -82,4 +82,6 @@ export const serving: ProductModel = {
 };
 
 export * from "./course";
+export * from "./carbonation";
 export * from "./gravity";
+export * from "./readings";

@@ -1,3 +1,4 @@
+export * from "./after";
 export * from "./conduction";
 export * from "./lethality";
 export * from "./state";
