@@ -65,6 +65,7 @@ export function BackupDesk() {
     if (found?.ok) setContents({ ...found.value, file });
     else if (found) setProblem(`${file.name}: ${found.problem}`);
   };
+  const programs = contents?.others.filter((r) => r.kind === "program") ?? [];
   const restore = async (replaceAll: boolean) => {
     if (!contents) return;
     const placed = contents.chambers.some((c) => c.roomReadings ?? c.roomSeries)
@@ -76,14 +77,14 @@ export function BackupDesk() {
           ),
         )
       : ({ ok: true, value: contents.chambers } as const);
-    if (placed?.ok) put(placed.value, replaceAll ? contents.others : [], replaceAll);
+    if (placed?.ok) put(placed.value, replaceAll ? contents.others : programs, replaceAll);
     else if (placed) setProblem(`${placed.problem} Nothing was changed.`);
   };
   const put = (chambers: ChamberRecord[], others: WorkshopRecord[], replaceAll: boolean) => {
     const incoming = [...chambers, ...others];
     // As they are now: storing the readings may have taken a while.
     const gone = Object.values(useWorkshop.getState().records)
-      .filter((r) => r.kind === "chamber")
+      .filter((r) => r.kind !== "preferences")
       .map((r) => r.id);
     bringIn(incoming, "backup brought in", replaceAll ? gone : []);
     const mine = { count: chambers.length, stored: false };
@@ -155,7 +156,12 @@ export function BackupDesk() {
                 {records[c.id] ? ", which replaces the one of the same origin here" : ", new here"}
               </li>
             ))}
-            {contents.others.length > 0 && <li>preferences</li>}
+            {programs.map((p) => (
+              <li key={p.id}>
+                the program <strong>{p.kind === "program" && p.name}</strong>
+              </li>
+            ))}
+            {contents.others.length > programs.length && <li>preferences</li>}
             {contents.damaged.slice(0, SHOWN).map((d, i) => (
               <li key={`${d.name}${i}`} className="text-error">
                 {d.name}: left out ({d.problem})

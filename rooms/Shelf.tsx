@@ -1,6 +1,6 @@
 "use client";
 
-import { Plus, Settings2 } from "lucide-react";
+import { ListTree, Plus, Settings2 } from "lucide-react";
 import dynamic from "next/dynamic";
 import Link from "next/link";
 import { useEffect, useMemo } from "react";
@@ -34,6 +34,9 @@ export function Shelf() {
             </p>
           )}
         </div>
+        <Link href="/programs" className="key border-transparent">
+          <ListTree size={18} aria-hidden /> Programs
+        </Link>
         <Link href="/preferences" className="key border-transparent">
           <Settings2 size={18} aria-hidden /> Preferences
         </Link>

@@ -15,11 +15,13 @@ import {
   type Tried,
 } from "@/core/recommend";
 import {
+  planBack,
   planOf,
   stretchOf,
   trialOf,
   trialSteps,
   usualGrace,
+  type BackPlanned,
   type FailureGrace,
   type KeptRun,
   type Metrics,
@@ -152,6 +154,12 @@ export const jobs = {
   *grace({ plan, metrics }: { plan: Plan; metrics: Metrics }): Work<FailureGrace[]> {
     yield readingsFor(plan.chamber);
     return usualGrace(plan, metrics);
+  },
+
+  /** When a program has to begin to be ready by a moment in nine of ten cases. */
+  *planBack({ record, finishBy }: { record: ChamberRecord; finishBy: string }): Work<BackPlanned> {
+    yield readingsFor(record);
+    return yield* planBack(planOf(record), finishBy);
   },
 
   /** Searches for the best settings, with the help of other workers where there are any. */

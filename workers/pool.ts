@@ -22,6 +22,7 @@ const LONGEST: Record<JobName, number> = {
   stretch: 60_000,
   weigh: 120_000,
   grace: 120_000,
+  planBack: 300_000,
   recommend: 600_000,
   readRoom: 600_000,
   drawSeries: 60_000,

@@ -2,6 +2,7 @@ export type { BackupContents } from "./backup";
 export * from "./state";
 export * from "./store";
 export * from "./preferences";
+export * from "./programs";
 export * from "./lengths";
 export * from "./keeping";
 export { troubleWords } from "./trouble";

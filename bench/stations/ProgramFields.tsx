@@ -1,28 +1,24 @@
 "use client";
 
-import { CalendarPlus, Plus, X } from "lucide-react";
-import { useMemo } from "react";
-import { localSeconds } from "@/core/program";
+import { Plus, X } from "lucide-react";
 import type { Edit, Program } from "@/core/model";
-import { printMoment } from "@/core/quantity";
-import { keyingTasks } from "@/core/trial";
-import { download, Fold } from "@/parts/common";
+import { beginsAt, localMoment, localSeconds } from "@/core/program";
+import { Fold } from "@/parts/common";
 import { clockKind, DateField, NumberField, plainKind } from "@/parts/fields";
-import { useActions, useChamber, usePreferences, useShownTrial } from "../context";
+import { useActions, useChamber } from "../context";
 import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
+import { BackPlan } from "./BackPlan";
+import { TodoFields } from "./TodoFields";
 
 const DAY = 86_400;
 const days = plainKind("days", 0.5, DAY);
 
-/** When a program begins, who is there, and what has to be keyed in by hand on which day. */
+/** When a program begins or is to be ready, who is there, and what has to be done by hand on which day. */
 export function ProgramFields() {
   const { chamber } = useChamber();
   const { apply } = useActions();
   const { program } = chamber;
-  const put = (field: keyof Program, value: unknown, label: string) =>
-    apply([{ section: "program", field, value } as Edit], label);
-  const putAway = (away: Program["away"], label = "days away") => put("away", away, label);
   return (
     <Fold summary="When it begins, who is there, and what is to be done by hand" open>
       <div className="grid grid-cols-[repeat(auto-fill,minmax(min(13.5rem,100%),1fr))] gap-x-6 gap-y-2">
@@ -30,7 +26,7 @@ export function ProgramFields() {
           label="It begins"
           value={program.startsAt.slice(0, 16)}
           hint="With it days become dates."
-          onCommit={(value) => put("startsAt", value, "its beginning")}
+          onCommit={(value) => apply(beginsAt(program, value), "its beginning")}
         />
         <ValueField
           at={{ section: "program", field: "attendedFrom" }}
@@ -52,111 +48,69 @@ export function ProgramFields() {
           hint="Then a stage begins when somebody is there."
         />
       </div>
+      <AwayFields />
+      <BackPlan />
+      <TodoFields />
+    </Fold>
+  );
+}
+
+/** Days on which nobody is there: as dates once the beginning is known, as days of the program before. */
+function AwayFields() {
+  const { chamber } = useChamber();
+  const { apply } = useActions();
+  const { startsAt, away } = chamber.program;
+  const begins = startsAt ? localSeconds(startsAt) : null;
+  const put = (next: Program["away"], label = "days away") =>
+    apply([{ section: "program", field: "away", value: next } as Edit], label);
+  const move = (i: number, end: "from" | "to", at: number) =>
+    put(away.map((s, k) => (k === i ? { ...s, [end]: Math.max(0, at) } : s)));
+  const field = (i: number, end: "from" | "to") => {
+    const at = away[i]![end];
+    const label = `Away ${i + 1}: ${end === "from" ? "from" : "until"}`;
+    if (begins === null)
+      return (
+        <NumberField
+          label={label}
+          kind={days}
+          value={at}
+          hint={end === "to" ? "Counted from the beginning." : undefined}
+          onCommit={(value) => move(i, end, value)}
+        />
+      );
+    return (
+      <DateField
+        label={label}
+        value={localMoment(begins + at)}
+        onCommit={(value) => (value ? move(i, end, localSeconds(value) - begins) : "Say a date and its hour.")}
+      />
+    );
+  };
+  return (
+    <>
       <ul className="mt-2 grid gap-2" aria-label="Days away">
-        {program.away.map((span, i) => (
+        {away.map((_, i) => (
           <li key={i} className="flex flex-wrap items-start gap-3">
-            <div className="w-44">
-              <NumberField
-                label={`Away ${i + 1}: from`}
-                kind={days}
-                value={span.from}
-                onCommit={(from) => putAway(program.away.map((s, k) => (k === i ? { ...s, from } : s)))}
-              />
-            </div>
-            <div className="w-44">
-              <NumberField
-                label={`Away ${i + 1}: until`}
-                kind={days}
-                value={span.to}
-                hint="Counted from the beginning."
-                onCommit={(to) => putAway(program.away.map((s, k) => (k === i ? { ...s, to } : s)))}
-              />
-            </div>
-            <button
-              type="button"
-              className="key mt-7 px-2"
-              onClick={() => putAway(program.away.filter((_, k) => k !== i))}
-            >
+            <div className="w-56">{field(i, "from")}</div>
+            <div className="w-56">{field(i, "to")}</div>
+            <button type="button" className="key mt-7 px-2" onClick={() => put(away.filter((_s, k) => k !== i))}>
               <X size={16} aria-hidden /> Remove<span className="sr-only"> away {i + 1}</span>
             </button>
           </li>
         ))}
       </ul>
-      {program.away.length < 20 && (
+      {away.length < 20 && (
         <button
           type="button"
           className="key mt-2"
           onClick={() => {
-            const from = program.away.at(-1)?.to ?? 2 * DAY;
-            putAway([...program.away, { from, to: from + 2 * DAY }]);
+            const from = away.at(-1)?.to ?? 2 * DAY;
+            put([...away, { from, to: from + 2 * DAY }]);
           }}
         >
           <Plus size={16} aria-hidden /> Days on which nobody is there
         </button>
       )}
-      <Tasks />
-    </Fold>
-  );
-}
-
-const dates = new Intl.DateTimeFormat(undefined, {
-  weekday: "short",
-  day: "numeric",
-  month: "short",
-  hour: "2-digit",
-  minute: "2-digit",
-  timeZone: "UTC",
-});
-
-/** What is to be keyed in, moment by moment, by the trial of the program. */
-function Tasks() {
-  const { live, of } = useShownTrial();
-  const { scale } = usePreferences();
-  const { trial, plan } = live.answer ?? {};
-  const tasks = useMemo(() => (trial && plan ? keyingTasks(plan, trial, scale) : []), [trial, plan, scale]);
-  if (!trial || !of) return null;
-  const { startsAt } = of.chamber.program;
-  const when = (s: number) =>
-    startsAt ? dates.format((localSeconds(startsAt) + s) * 1000) : printMoment(s, trial.startHour);
-  const missing = of.chamber.stages.length - new Set(tasks.map((t) => t.stage)).size;
-  return (
-    <section className="mt-4 grid gap-2" aria-label="To be keyed in">
-      <h3 className="text-lg">To be keyed in</h3>
-      <ol className="grid gap-2">
-        {tasks.map((task) => (
-          <li key={task.id} className="rule-line grid gap-x-4 border-b pb-2 sm:grid-cols-[13rem_1fr]">
-            <span className="font-semibold">{when(task.at)}</span>
-            <span>
-              {task.stageName}
-              {task.unit && `, ${task.unit}`}: {task.numbers.map(({ label, value }) => `${label} ${value}`).join(", ")}
-            </span>
-          </li>
-        ))}
-      </ol>
-      <p className="quiet max-w-prose">
-        By the usual course in this trial: a reading decides, and moves what comes after it.
-        {missing > 0 && " The trial does not come to every stage: make it longer to see the rest."}
-      </p>
-      <p className="flex flex-wrap items-center gap-3">
-        <button
-          type="button"
-          className="key"
-          disabled={!startsAt}
-          onClick={() =>
-            // The package that writes it comes with its first use.
-            void import("@/core/formats").then(({ calendarOf }) =>
-              download(
-                `${of.record.name.replace(/[^\p{L}\p{N}]+/gu, "-")}.ics`,
-                calendarOf(of.record, tasks, new Date(startsAt), new Date()),
-                "text/calendar",
-              ),
-            )
-          }
-        >
-          <CalendarPlus size={18} aria-hidden /> Into the calendar
-        </button>
-        {!startsAt && <span className="quiet">Say first when it begins.</span>}
-      </p>
-    </section>
+    </>
   );
 }

@@ -7,6 +7,9 @@ import { TextField } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { EndFields } from "./EndFields";
+import { LibraryKeys } from "./LibraryKeys";
+import { TaskFields } from "./TaskFields";
+import { WayFields } from "./WayFields";
 
 /** The stage's name and how it ends; a chamber with one stage can become a program here. */
 export function StageFields() {
@@ -29,23 +32,31 @@ export function StageFields() {
           <Plus size={16} aria-hidden /> Another stage after it
         </button>
         {takeUsual}
+        <LibraryKeys />
       </p>
     );
   return (
-    <Fields
-      title="This stage"
-      note={`It goes on ${sayEnds(stage, chamber, preferences.scale)}. What it does not say itself is as in the stage before.`}
-      action={takeUsual}
-    >
-      <TextField
-        label="Name of the stage"
-        value={stage.name}
-        most={40}
-        onCommit={(name) =>
-          apply([{ section: "stage", field: "name", id: stage.id, value: name }], "name of the stage")
-        }
-      />
-      <EndFields stage={stage} />
-    </Fields>
+    <>
+      <Fields
+        title="This stage"
+        note={`It goes on ${sayEnds(stage, chamber, preferences.scale)}. What it does not say itself is as in the stage before.`}
+        action={takeUsual}
+      >
+        <TextField
+          label="Name of the stage"
+          value={stage.name}
+          most={40}
+          onCommit={(name) =>
+            apply([{ section: "stage", field: "name", id: stage.id, value: name }], "name of the stage")
+          }
+        />
+        <EndFields stage={stage} />
+        <WayFields stage={stage} />
+      </Fields>
+      <TaskFields stage={stage} />
+      <p className="flex flex-wrap items-center gap-3">
+        <LibraryKeys />
+      </p>
+    </>
   );
 }

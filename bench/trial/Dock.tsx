@@ -3,10 +3,12 @@
 import { useDeferredValue, useMemo } from "react";
 import { stageName } from "@/core/program";
 import type { Channel, Trial } from "@/core/trial";
-import { TraceChart } from "@/parts/trace";
+import { STRIP, TraceChart } from "@/parts/trace";
 import { usePreferences, useShownTrial } from "../context";
+import { hasProgram } from "../hasProgram";
 import { VerdictList } from "../VerdictList";
 import { Sized } from "./Sized";
+import { Strip } from "./Strip";
 import { WorstMoment } from "./WorstMoment";
 import { useAlarms } from "./useAlarms";
 import { useDevices } from "./useDevices";
@@ -25,33 +27,40 @@ export function Dock({ trial, ghost, near }: { trial: Trial; ghost: Trial | null
   const devices = useDevices();
   const stages = of?.chamber.stages;
   const names = useMemo(() => (stages ?? []).map((s) => stageName(stages!, s.id)), [stages]);
+  // Their names stand in the strip above.
+  const bare = useMemo(() => names.map(() => ""), [names]);
   const layers = useOtherVessels(trial.trace);
   const happenings = of?.record.happenings;
   const marks = useMemo(() => (happenings ?? []).map((h) => ({ at: h.at, to: null })), [happenings]);
+  const program = hasProgram(of?.chamber.stages ?? []);
+  const whole = useMemo(() => ({ from: 0, to: trial.days * 86_400 }), [trial.days]);
   return (
     <div className="grid min-h-0 grid-cols-[1fr_18rem] gap-3 pr-2 lg:grid-cols-[1fr_236px_380px]">
       <Sized className="min-h-0">
         {(width, h) => (
-          <TraceChart
-            trace={trial.trace}
-            startHour={trial.startHour}
-            ghost={ghost?.trace ?? null}
-            bands={trial.bands}
-            stageNames={names}
-            layers={layers}
-            alarms={alarms}
-            scale={scale}
-            width={width}
-            height={h}
-            near={near}
-            arrival={trial.metrics.timeToBand}
-            startsAt={of?.chamber.program.startsAt}
-            moment={verdicts[0]?.moment ?? null}
-            happenings={marks}
-            judged={judged}
-            shown={judged === "air" ? ofAir : undefined}
-            {...devices}
-          />
+          <>
+            {program && <Strip trial={trial} view={whole} total={width} />}
+            <TraceChart
+              trace={trial.trace}
+              startHour={trial.startHour}
+              ghost={ghost?.trace ?? null}
+              bands={trial.bands}
+              stageNames={bare}
+              layers={layers}
+              alarms={alarms}
+              scale={scale}
+              width={width}
+              height={h - (program ? STRIP : 0)}
+              near={near}
+              arrival={trial.metrics.timeToBand}
+              startsAt={of?.chamber.program.startsAt}
+              moment={verdicts[0]?.moment ?? null}
+              happenings={marks}
+              judged={judged}
+              shown={judged === "air" ? ofAir : undefined}
+              {...devices}
+            />
+          </>
         )}
       </Sized>
       <div className="grid min-h-0 grid-rows-[auto_1fr] max-lg:hidden">

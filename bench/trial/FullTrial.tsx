@@ -10,6 +10,7 @@ import { download } from "@/parts/common";
 import { Drafts } from "@/parts/fields";
 import { isWhole, panned, TraceChart, zoomed, type View } from "@/parts/trace";
 import { useActions, useChamber, usePreferences, useShownTrial } from "../context";
+import { hasProgram } from "../hasProgram";
 import { VerdictList } from "../VerdictList";
 import { GraceTable } from "./GraceTable";
 import { Happenings, useNewHappening } from "./Happenings";
@@ -24,6 +25,7 @@ import { useAlarms } from "./useAlarms";
 import { useDevices } from "./useDevices";
 import { useOtherVessels } from "./useOtherVessels";
 import { useStretch } from "./useStretch";
+import { Strip } from "./Strip";
 
 interface Props {
   trial: Trial;
@@ -97,7 +99,8 @@ export function FullTrial({ trial, ghost, near }: Props) {
   const common = {
     startHour: trial.startHour,
     bands: trial.bands,
-    stageNames: chamber.stages.map((s) => stageName(chamber.stages, s.id)),
+    // Their names stand in the strip above.
+    stageNames: chamber.stages.map(() => ""),
     alarms,
     scale,
     near,
@@ -213,6 +216,9 @@ export function FullTrial({ trial, ghost, near }: Props) {
         )}
         <figure ref={chart}>
           {beside && kept && <figcaption className="font-semibold">Now</figcaption>}
+          {hasProgram(chamber.stages) && (
+            <Sized className="h-[44px]">{(total) => <Strip trial={trial} view={now} total={total} />}</Sized>
+          )}
           <Sized className="h-[46vh] min-h-72">
             {(width, h) => (
               <TraceChart

@@ -4,7 +4,8 @@ import dynamic from "next/dynamic";
 import { useEffect, useRef } from "react";
 import type { Trial } from "@/core/trial";
 import { sayTrial } from "@/parts/trace";
-import { usePreferences, useShownTrial } from "../context";
+import { useChamber, usePreferences, useShownTrial } from "../context";
+import { hasProgram } from "../hasProgram";
 import { TrialBar, type TrialSize } from "./TrialBar";
 import { TrialFailed } from "./TrialFailed";
 
@@ -28,6 +29,7 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialP
   const { live } = useShownTrial();
   const preferences = usePreferences();
   const trial = live.answer?.trial ?? null;
+  const program = hasProgram(useChamber().chamber.stages);
   const panel = useRef<HTMLElement>(null);
   const full = size === "full";
   useEffect(() => {
@@ -50,7 +52,13 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialP
   }, [full, onSize]);
 
   const folded = `tiny:sticky tiny:bottom-0 min-h-16 low:min-h-[46px]`;
-  const height = full ? "fixed inset-0 z-40" : size === "open" && !narrow ? "h-[224px]" : folded;
+  const height = full
+    ? "fixed inset-0 z-40"
+    : size === "open" && !narrow
+      ? program
+        ? "h-[264px]"
+        : "h-[224px]"
+      : folded;
   return (
     <section
       ref={panel}

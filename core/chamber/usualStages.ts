@@ -13,6 +13,8 @@ interface UsualStage {
   lasts?: number;
   rests?: number;
   latest?: number;
+  /** What there is to do: from its beginning or before its end, s, and how often. */
+  tasks?: readonly (readonly [name: string, from: "beginning" | "end", seconds: number, every?: number])[];
 }
 
 const HOUR = 3600;
@@ -24,43 +26,126 @@ const DAY = 24 * HOUR;
  */
 const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
   ale: [
-    { name: "Ferment", band: [18, 20], until: ["progress", "atLeast", 0.78], latest: 10 * DAY },
-    { name: "Diacetyl rest", band: [19, 21], rests: 48 * HOUR, latest: 7 * DAY },
+    {
+      name: "Ferment",
+      band: [18, 20],
+      until: ["progress", "atLeast", 0.78],
+      latest: 10 * DAY,
+      tasks: [["Take a gravity", "beginning", 2 * DAY, DAY]],
+    },
+    {
+      name: "Diacetyl rest",
+      band: [19, 21],
+      rests: 48 * HOUR,
+      latest: 7 * DAY,
+      tasks: [["Taste for butter, and take a gravity: twice the same, a day apart", "end", DAY, DAY]],
+    },
     { name: "Crash", band: [1, 3], lasts: 36 * HOUR },
   ],
   lager: [
-    { name: "Ferment", band: [10, 12], until: ["progress", "atLeast", 0.76], latest: 18 * DAY },
-    { name: "Diacetyl rest", band: [16, 18], rests: 48 * HOUR, latest: 7 * DAY },
+    {
+      name: "Ferment",
+      band: [10, 12],
+      until: ["progress", "atLeast", 0.76],
+      latest: 18 * DAY,
+      tasks: [["Take a gravity", "beginning", 4 * DAY, 2 * DAY]],
+    },
+    {
+      name: "Diacetyl rest",
+      band: [16, 18],
+      rests: 48 * HOUR,
+      latest: 7 * DAY,
+      tasks: [["Taste for butter", "end", 12 * HOUR]],
+    },
     { name: "Lager", band: [1, 3], lasts: 21 * DAY },
   ],
   farmhouse: [
     { name: "Ferment", band: [22, 25], until: ["progress", "atLeast", 0.8], latest: 10 * DAY },
-    { name: "Finish", band: [24, 27], until: ["steady", "atLeast", 24], latest: 10 * DAY },
+    {
+      name: "Finish",
+      band: [24, 27],
+      until: ["steady", "atLeast", 24],
+      latest: 10 * DAY,
+      tasks: [["Take a gravity", "beginning", DAY, DAY]],
+    },
     { name: "Crash", band: [2, 4], lasts: 36 * HOUR },
   ],
   tempeh: [
-    { name: "Grow", band: null, until: ["cake", "atLeast", 0.8], latest: 48 * HOUR },
+    {
+      name: "Grow",
+      band: null,
+      until: ["cake", "atLeast", 0.8],
+      latest: 48 * HOUR,
+      tasks: [
+        ["Turn the trays, look for wet spots", "beginning", 12 * HOUR],
+        ["Look at the cake: white and firm, no ammonia", "beginning", 20 * HOUR, 4 * HOUR],
+      ],
+    },
     { name: "Done", band: [2, 31] },
   ],
   honey: [
-    { name: "Melt", band: null, until: ["clear", "atLeast", 0.98], latest: 21 * DAY },
+    {
+      name: "Melt",
+      band: null,
+      until: ["clear", "atLeast", 0.98],
+      latest: 21 * DAY,
+      tasks: [["Stir, and look how far it has dissolved", "beginning", DAY, DAY]],
+    },
     // A reserve waits cool: in the warm box it would lose its enzymes.
     { name: "Wait", band: [15, 30] },
   ],
   bath: [{ name: "Cook", band: null, until: ["logs", "atLeast", 6.5], latest: 12 * HOUR }],
-  smoke: [{ name: "Smoke", band: null, until: ["core", "atLeast", 90], latest: 20 * HOUR }],
+  smoke: [
+    {
+      name: "Smoke",
+      band: null,
+      until: ["core", "atLeast", 90],
+      latest: 20 * HOUR,
+      tasks: [["Look at fire and fuel", "beginning", 2 * HOUR, 2 * HOUR]],
+    },
+  ],
   sausage: [
-    { name: "Sour", band: [24, 27], until: ["pH", "atMost", 5.3], latest: 72 * HOUR },
-    { name: "Dry", band: [11, 14], until: ["loss", "atLeast", 0.3], latest: 60 * DAY },
+    {
+      name: "Sour",
+      band: [24, 27],
+      until: ["pH", "atMost", 5.3],
+      latest: 72 * HOUR,
+      tasks: [["Measure the pH", "beginning", 10 * HOUR, 6 * HOUR]],
+    },
+    {
+      name: "Dry",
+      band: [11, 14],
+      until: ["loss", "atLeast", 0.3],
+      latest: 60 * DAY,
+      tasks: [["Weigh, and look for hard rims", "beginning", 3 * DAY, 3 * DAY]],
+    },
   ],
   wholeMuscle: [
-    { name: "Salt evens out", band: [2, 5], until: ["coldDays", "atLeast", 14], latest: 30 * DAY },
-    { name: "Dry", band: [11, 14], until: ["loss", "atLeast", 0.3], latest: 90 * DAY },
+    {
+      name: "Salt evens out",
+      band: [2, 5],
+      until: ["coldDays", "atLeast", 14],
+      latest: 30 * DAY,
+      tasks: [["Turn the pieces", "beginning", 3 * DAY, 3 * DAY]],
+    },
+    {
+      name: "Dry",
+      band: [11, 14],
+      until: ["loss", "atLeast", 0.3],
+      latest: 90 * DAY,
+      tasks: [["Weigh", "beginning", 4 * DAY, 4 * DAY]],
+    },
   ],
   mash: [
     { name: "Protein rest", band: [50, 54], rests: 15 * 60 },
     { name: "Maltose rest", band: [62, 65], rests: 40 * 60 },
-    { name: "Sugar rest", band: [69, 72], until: ["converted", "atLeast", 0.98], latest: HOUR },
+    {
+      name: "Sugar rest",
+      band: [69, 72],
+      until: ["converted", "atLeast", 0.98],
+      latest: HOUR,
+      tasks: [["Iodine test", "end", 0]],
+    },
     { name: "Mash-out", band: [76, 78], rests: 10 * 60 },
   ],
 };
@@ -102,6 +187,19 @@ export function usualStages({ vessels, stages, cabinet }: Chamber): Change | nul
         ...(air ? {} : { of: typed(first!.of) }),
         ends: typed(endOf(stage)),
         ...(stage.latest ? { latest: typed(stage.latest) } : {}),
+        ...(stage.tasks
+          ? {
+              tasks: typed(
+                stage.tasks.map(([name, from, seconds, every = 0], t) => ({
+                  id: `t${t + 1}`,
+                  name,
+                  from,
+                  seconds,
+                  every,
+                })),
+              ),
+            }
+          : {}),
       },
       settings: {},
     })),

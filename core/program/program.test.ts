@@ -274,9 +274,7 @@ describe("stages in words", () => {
       value: 1.012,
       heldFor: DAY,
     });
-    expect(sayEnds({ ends: [gravity("v1")], latest: 0 }, chamber, "C")).toMatch(
-      /gravity of the product is at 1\.012 or less for/,
-    );
+    expect(sayEnds({ ends: [gravity("v1")], latest: 0 }, chamber, "C")).toMatch(/gravity is at 1\.012 or less for/);
   });
   it("what each waits for: a place, a probe, a display, a vessel, for how long, or somebody", () => {
     const one = chamberWith();
@@ -297,7 +295,7 @@ describe("stages in words", () => {
     expect(until(temperature("vessel", "v1"))).toBe("until the product is at 20.0 °C or more");
     expect(until(temperature("vessel", "v2"), 20, 0, two)).toBe("until vessel 2 is at 20.0 °C or more");
     expect(until({ of: "vessel", id: "v1", name: "progress" } as Observable, 0.75)).toBe(
-      "until the sugar fermented of the product is at 75 % or more",
+      "until the sugar fermented is at 75 % or more",
     );
     const named = describeChamber(changed(twoUnits(), set("unit", "name", "The left one", "u1")));
     expect(controllerName(named, "u1")).toBe("The left one");

@@ -24,7 +24,8 @@ function sayObserved({ of, id, name }: Observable, chamber: Chamber): string {
   if (of === "controller") return `the display of ${controllerName(chamber, id)}`;
   const vessel = chamber.vessels.find((v) => v.id === id);
   const known = vessel && modelOf(vessel.product).observables.find((o) => o.name === name);
-  return known ? `the ${known.label} of ${vesselName(chamber, id)}` : vesselName(chamber, id);
+  if (!known) return vesselName(chamber, id);
+  return chamber.vessels.length > 1 ? `the ${known.label} of ${vesselName(chamber, id)}` : `the ${known.label}`;
 }
 
 function sayValue({ of, id, name }: Observable, value: number, chamber: Chamber, scale: Scale): string {

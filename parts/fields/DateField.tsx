@@ -1,18 +1,23 @@
 "use client";
 
-import { useId } from "react";
+import { useId, useState } from "react";
+import { refusalOf, type Problem } from "@/core/model";
+import { FOUND, useDraft } from "./drafts";
 
 interface Props {
   label: string;
   /** "2026-03-14T18:00", without a zone; empty: none is said. */
   value: string;
   hint?: string;
-  onCommit: (value: string) => void;
+  /** Why it could not be stored; null where it was. */
+  onCommit: (value: string) => string | Problem | null;
 }
 
-/** A date with its hour, as the browser lets it be typed or picked. */
+/** A date with its hour, as the browser lets it be typed or picked; what is refused stays, with the reason. */
 export function DateField({ label, value, hint, onCommit }: Props) {
   const id = useId();
+  const { draft, set: setDraft, found } = useDraft(label);
+  const [problem, setProblem] = useState<string | null>(null);
   return (
     <div className="grid content-start gap-1">
       <label htmlFor={id} className="min-h-6 leading-tight font-semibold">
@@ -21,20 +26,31 @@ export function DateField({ label, value, hint, onCommit }: Props) {
       <input
         id={id}
         type="datetime-local"
-        className="border-base-content/45 h-11 min-w-0 rounded border bg-transparent px-3"
-        value={value}
-        aria-describedby={hint ? `${id}-note` : undefined}
+        className={`h-11 min-w-0 rounded border bg-transparent px-3 ${problem ? "border-error border-2" : "border-base-content/45"}`}
+        value={draft ?? value}
+        aria-invalid={problem ? true : undefined}
+        aria-describedby={`${id}-note`}
         // What is typed halfway is no date yet, and empty until it is one.
-        onChange={(event) => {
-          const next = event.target.value.slice(0, 16);
-          if (next !== value && (next !== "" || event.target.validity.valid)) onCommit(next);
+        onChange={(e) => {
+          const next = e.target.value.slice(0, 16);
+          if (next === (draft ?? value) || (next === "" && !e.target.validity.valid)) return;
+          const refused = next === value ? null : refusalOf(onCommit(next));
+          setProblem(refused);
+          setDraft(refused ? next : null);
+        }}
+        onKeyDown={(e) => {
+          if (e.key !== "Escape") return;
+          setDraft(null);
+          setProblem(null);
         }}
       />
-      {hint && (
-        <p id={`${id}-note`} className="quiet text-sm">
-          {hint}
-        </p>
-      )}
+      <p
+        id={`${id}-note`}
+        className={problem ? "text-error text-sm font-semibold" : "quiet text-sm"}
+        role={problem ? "alert" : undefined}
+      >
+        {problem ?? (found ? FOUND : hint)}
+      </p>
     </div>
   );
 }

@@ -1,0 +1,1 @@
+export { Programs as default } from "@/rooms/Programs";

@@ -1,0 +1,49 @@
+"use client";
+
+import { useMemo } from "react";
+import { endsAt, stageName } from "@/core/program";
+import { printTemperature } from "@/core/quantity";
+import { isKeying, stageSpans, type Trial } from "@/core/trial";
+import { ProgramStrip, type View } from "@/parts/trace";
+import { useActions, useChamber, usePreferences, useShownTrial } from "../context";
+import { useMoments } from "../useMoments";
+import { useTodo } from "../useTodo";
+
+interface Props {
+  trial: Trial;
+  view: View;
+  total: number;
+}
+
+/** The program above its trace; a chamber with one stage that never ends has none. */
+export function Strip({ trial, view, total }: Props) {
+  const { chamber: now, stage } = useChamber();
+  // The stages as the trial was run with them: the hand may have gone on.
+  const chamber = useShownTrial().of?.chamber ?? now;
+  const { apply, onStage } = useActions();
+  const { scale } = usePreferences();
+  const say = useMoments(trial);
+  const todo = useTodo();
+  const stages = useMemo(
+    () =>
+      stageSpans(trial).map((span) => {
+        const { low, high } = chamber.stages.find((s) => s.id === span.id)!;
+        const name = stageName(chamber.stages, span.id);
+        return { ...span, name, says: `${printTemperature(low, scale)} to ${printTemperature(high, scale)}` };
+      }),
+    [trial, chamber, scale],
+  );
+  const pegs = todo.map((task) => ({ id: task.id, at: task.at, keyed: isKeying(task), says: task.stageName }));
+  return (
+    <ProgramStrip
+      {...{ stages, pegs, view, total, say }}
+      chosen={stage.id}
+      onPick={onStage}
+      onEnd={(id, to, merge) => {
+        const moved = now.stages.find((s) => s.id === id);
+        const span = stages.find((s) => s.id === id);
+        if (moved && span) apply(endsAt(moved, span.from, to, now.program), `end of ${span.name}`, merge);
+      }}
+    />
+  );
+}

@@ -1,0 +1,26 @@
+import { useMemo } from "react";
+import { localSeconds } from "@/core/program";
+import { printMoment } from "@/core/quantity";
+import type { Trial } from "@/core/trial";
+import { useChamber } from "./context";
+
+const dates = new Intl.DateTimeFormat(undefined, {
+  weekday: "short",
+  day: "numeric",
+  month: "short",
+  hour: "2-digit",
+  minute: "2-digit",
+  timeZone: "UTC",
+});
+
+/** A local moment, s since 1970 as if it stood in UTC, as the reader's language writes it. */
+export const sayDate = (seconds: number): string => dates.format(seconds * 1000);
+
+/** How a moment of a trial is written: by its date once a beginning is known, by day and hour before. */
+export function useMoments({ startHour }: Pick<Trial, "startHour">): (at: number) => string {
+  const { startsAt } = useChamber().chamber.program;
+  return useMemo(() => {
+    const begins = startsAt ? localSeconds(startsAt) : null;
+    return (at: number) => (begins === null ? printMoment(at, startHour) : sayDate(begins + at));
+  }, [startsAt, startHour]);
+}
