@@ -4,6 +4,7 @@ import { Check, CircleAlert, Info, OctagonAlert } from "lucide-react";
 import dynamic from "next/dynamic";
 import { midSentence } from "@/core/quantity";
 import { excludes, verdictKey, type Effect, type Remedy, type Severity, type Verdict } from "@/core/verdict";
+import { OwnWay } from "./OwnWay";
 import { useActions, useShownTrial } from "./context";
 
 /** Loaded with the first verdict that no remedy cures. */
@@ -92,6 +93,7 @@ export function VerdictView({ verdict }: { verdict: Verdict }) {
           ))}
         </ul>
       )}
+      {verdict.limit && <OwnWay verdict={verdict} />}
       {settings && (weighed ?? verdict.remedies.length === 0) && <NoCure verdict={verdict} />}
     </div>
   );

@@ -13,6 +13,12 @@ import { sayDate } from "../useMoments";
 /** Now, as a local moment. */
 const localNow = (): number => Date.now() / 1000 - new Date().getTimezoneOffset() * 60;
 
+/** What a plan hangs on: taking it moves the beginning and the days away, and leaves it as it is. */
+const planned = ({ revision: _r, updatedAt: _u, settled: _s, program, ...rest }: ChamberRecord): string => {
+  const { startsAt: _b, away: _a, ...others } = program;
+  return JSON.stringify([rest, others]);
+};
+
 type Answer = BackPlanned | { ok: false; problem: string };
 
 /** From a finish date back to the beginning from which it is ready in nine of ten cases. */
@@ -37,7 +43,7 @@ export function BackPlan() {
       });
   };
   const running = asked !== null;
-  const old = answer !== null && answer.of !== record;
+  const old = answer !== null && planned(answer.of) !== planned(record);
   return (
     <section className="mt-4 grid gap-2" aria-label="Planned backwards">
       <div className="flex flex-wrap items-start gap-3">

@@ -1,18 +1,12 @@
 "use client";
 
 import type { Chamber, Named, Stage, StageEnd } from "@/core/model";
-import { modelOf, type ObservableUnit } from "@/core/product";
-import { atFirst, type Scale } from "@/core/quantity";
+import { modelOf } from "@/core/product";
+import { atFirst } from "@/core/quantity";
 import { judgedName } from "@/core/trial";
-import { hoursKind, NumberField, plainKind, Select, temperatureKind, type FieldKind } from "@/parts/fields";
+import { hoursKind, NumberField, Select } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
-
-function kindOf(unit: ObservableUnit, scale: Scale): FieldKind {
-  if (unit === "share") return plainKind("%", 1, 0.01);
-  if (unit === "temperature") return temperatureKind(scale);
-  if (unit === "hours") return plainKind("h", 1);
-  return unit === "" ? plainKind("", 0.001) : plainKind(unit, 0.1);
-}
+import { figureKind } from "../figureKind";
 
 /** What a stage can wait for: figures of the products, and their temperature. */
 function figuresOf(chamber: Chamber, stage: Stage) {
@@ -118,7 +112,7 @@ export function EndFields({ stage }: { stage: Named<Stage> }) {
           />
           <NumberField
             label={atFirst(figure.label)}
-            kind={kindOf(figure.unit, scale)}
+            kind={figureKind(figure.unit, scale)}
             value={end.value}
             onCommit={(value, merge) => put([{ ...end, value }], "end of the stage", merge)}
           />

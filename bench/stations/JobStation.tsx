@@ -4,7 +4,7 @@ import { useState } from "react";
 import { productKinds, refusalOf } from "@/core/model";
 import { attenuation, fermentationHeat, ferments, modelOf, peakHeatOf, productLabels } from "@/core/product";
 import { measures, printMeasure, printNumber } from "@/core/quantity";
-import { cautionsAt } from "@/core/safety";
+import { cautionsAt, rulesFor } from "@/core/safety";
 import { Cautions } from "@/parts/common";
 import { Select, temperatureKind } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
@@ -110,7 +110,12 @@ export function JobStation() {
       <StageFields />
       {(chamber.stages.length > 1 || stage.ends.length > 0) && <ProgramFields />}
       <Load />
-      <Cautions cautions={cautionsAt("job").filter((c) => works || c.id !== "carbon-dioxide")} />
+      <Cautions
+        cautions={[
+          ...cautionsAt("job").filter((c) => works || c.id !== "carbon-dioxide"),
+          ...rulesFor(...chamber.vessels.map((v) => v.product.kind)),
+        ]}
+      />
     </>
   );
 }

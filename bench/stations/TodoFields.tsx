@@ -118,6 +118,7 @@ function Changes({ before, after, say, onSeen }: ChangesProps) {
             {kind === "gone" ? <s>{say(task.at)}</s> : <strong>{say(task.at)}</strong>}{" "}
             {kind === "moved" && <span className="quiet">(was {say(was!.at)}) </span>}
             {kind === "new" && <span className="quiet">(new) </span>}
+            {kind === "gone" && <span className="quiet">(no longer) </span>}
             <Said task={task} />
           </li>
         ))}

@@ -2,15 +2,16 @@
 
 import { useMemo } from "react";
 import { modelOf, printFigure } from "@/core/product";
-import { atFirst, printMoment } from "@/core/quantity";
+import { atFirst } from "@/core/quantity";
 import { judgedName, readyRanges, spreadOf, type ReadyRange, type Trace, type Trial } from "@/core/trial";
 import { FigureLane, LEFT, RIGHT, type View } from "@/parts/trace";
 import { useChamber, usePreferences, useShownTrial } from "../context";
+import { useMoments } from "../useMoments";
+import { Readings } from "./Readings";
 import { Sized } from "./Sized";
 
 /** When it is ready: a range, since its pace is an estimate. */
-function sayReady({ soon, usual, late }: ReadyRange, { startHour, days }: Trial): string {
-  const at = (s: number) => printMoment(s, startHour);
+function sayReady({ soon, usual, late }: ReadyRange, { days }: Trial, at: (s: number) => string): string {
   if (soon === null) return `Not ready within ${days === 1 ? "1 day" : `${days} days`}, even where it is quick.`;
   const end = late === null ? "some time after this trial" : at(late);
   return `Ready between ${at(soon)} and ${end}${usual === null ? "" : `; usually at ${at(usual)}`}.`;
@@ -18,12 +19,13 @@ function sayReady({ soon, usual, late }: ReadyRange, { startHour, days }: Trial)
 
 /** What becomes of the products, figure by figure, in the scale of time of the trace above. */
 export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trace; view: View }) {
-  const now = useChamber().chamber;
+  const { chamber: now, record } = useChamber();
   // What the trial was run on: the hand may have gone on already.
   const chamber = useShownTrial().of?.chamber ?? now;
   const spreads = useMemo(() => spreadOf(chamber, trial), [chamber, trial]);
   const ready = useMemo(() => readyRanges(chamber, trial.trace, spreads), [chamber, trial, spreads]);
   const { scale } = usePreferences();
+  const say = useMoments(trial);
   const lanes = chamber.vessels.flatMap(({ product, id }, index) =>
     modelOf(product).observables.flatMap((figure) => {
       const course = trace.figures.find((f) => f.index === index && f.name === figure.name);
@@ -31,7 +33,8 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
       const label = whose ? `${whose}${figure.label}` : atFirst(figure.label);
       const ends = spreads.find((s) => s.index === index && s.name === figure.name);
       const spread = ends ? { ...ends, from: trial.trace.from, width: trial.trace.width } : null;
-      return course ? [{ figure, course, product, spread, label, key: `${id}-${figure.name}` }] : [];
+      const read = record.readings.filter((r) => r.vessel === id && r.name === figure.name);
+      return course ? [{ figure, course, product, spread, label, read, key: `${id}-${figure.name}` }] : [];
     }),
   );
   if (lanes.length === 0) return null;
@@ -45,10 +48,10 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
       {ready.map((range) => (
         <p key={range.index}>
           {chamber.vessels.length > 1 && `${atFirst(judgedName(chamber.vessels[range.index]!.id, chamber.vessels))}: `}
-          <strong>{sayReady(range, trial)}</strong>
+          <strong>{sayReady(range, trial, say)}</strong>
         </p>
       ))}
-      {lanes.map(({ figure, course, product, spread, label, key }) => (
+      {lanes.map(({ figure, course, product, spread, label, read, key }) => (
         <Sized key={key} className="h-[62px]">
           {(total) => (
             <FigureLane
@@ -58,6 +61,7 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
               view={view}
               limit={figure.limit?.(product) ?? null}
               spread={spread}
+              readings={read}
               label={label}
               print={(v) => printFigure(v, figure.unit, scale)}
               total={total}
@@ -67,6 +71,7 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
           )}
         </Sized>
       ))}
+      <Readings trial={trial} chamber={chamber} />
     </section>
   );
 }

@@ -5,6 +5,7 @@ import {
   type ChamberRecord,
   type DeviceRecord,
   type Happening,
+  type Reading,
   type RoomReadings,
 } from "../model";
 import { possible, refused, type Tried } from "./tryEdits";
@@ -237,6 +238,14 @@ export const putHappening =
       ? r.happenings.map((h) => (h.id === happening.id ? happening : h))
       : [...r.happenings, happening],
   });
+/** Puts a reading in, or over the one with its id. */
+export const putReading =
+  (reading: Reading): Change =>
+  (r) => ({ ...r, readings: [...without(r.readings, reading.id), reading].sort((a, b) => a.at - b.at) });
+export const dropReading =
+  (id: string): Change =>
+  (r) => ({ ...r, readings: without(r.readings, id) });
+
 export const dropHappening =
   (id: string): Change =>
   (r) => ({ ...r, happenings: r.happenings.filter((h) => h.id !== id) });

@@ -1,5 +1,6 @@
 export * from "./edit";
 export * from "./fields";
+export * from "./reading";
 export * from "./record";
 export * from "./sections";
 export * from "./publishedSchema";

@@ -4,7 +4,7 @@ import { trialOf } from "./input";
 import { planOf } from "./plan";
 import { isQuick } from "./quick";
 import { runTrial } from "./runTrial";
-import { readyRanges, spreadOf } from "./spread";
+import { readAgainst, readyRanges, spreadOf } from "./spread";
 
 function tried(id: string, box: (typeof jobs)[number]["boxes"][number], days: number, ...more: Edit[]) {
   const job = jobs.find((j) => j.id === id)!;
@@ -66,5 +66,42 @@ describe("what a product can be", () => {
     expect(tried("hold", "upright", 1).ready).toEqual([]);
     const { ready } = tried("lager", "upright", 3);
     expect(ready).toEqual([{ index: 0, soon: null, usual: null, late: null }]);
+  });
+});
+
+describe("a reading against the course", () => {
+  it.each([
+    ["ale", "upright", 8, "gravity", 0.8],
+    ["honey", "warmBox", 10, "clear", 1.3],
+    ["sausage", "upright", 2, "pH", 1.25],
+  ] as const)("%s: one of a course at another pace gives that pace back", (kind, box, days, name, pace) => {
+    const job = jobs.find((j) => j.id === kind);
+    const edits = job
+      ? jobEdits(job, box)
+      : ([
+          { section: "product", field: "kind", value: kind },
+          { section: "stage", field: "low", value: 24 },
+          { section: "stage", field: "high", value: 27 },
+        ] as Edit[]);
+    const record = applyEdits(newChamber("a", "A", "2026-01-01T00:00:00.000Z"), edits);
+    const run = (at: number) => {
+      const plan = planOf(applyEdits(record, [{ section: "product", field: "pace", value: at }]));
+      return { plan, trial: runTrial(trialOf(plan, days)) };
+    };
+    const [usual, other] = [run(1), run(pace)];
+    const figure = other.trial.trace.figures.find((f) => f.name === name)!.values;
+    const bin = Math.floor(figure.length * (kind === "sausage" ? 0.18 : 0.3));
+    const at = (bin + 0.5) * other.trial.trace.width;
+    const read = readAgainst(usual.plan.chamber, usual.trial, { vessel: "v1", name, at, value: figure[bin]! })!;
+    // Its own heat moves its temperature a little with its pace.
+    expect(Math.abs(read.pace! / pace - 1)).toBeLessThan(0.06);
+    expect((read.usual - figure[bin]!) * (read.slow - read.usual) * (pace - 1)).toBeGreaterThanOrEqual(0);
+  });
+  it("says nothing of what no pace gives, and of a moment beyond the trial", () => {
+    const { plan, trial } = tried("ale", "upright", 5);
+    const gravity = { vessel: "v1", name: "gravity", at: 3 * 86_400 };
+    expect(readAgainst(plan.chamber, trial, { ...gravity, value: 1.2 })!.pace).toBeNull();
+    expect(readAgainst(plan.chamber, trial, { ...gravity, at: 9 * 86_400, value: 1.02 })).toBeNull();
+    expect(readAgainst(plan.chamber, trial, { ...gravity, vessel: "v9", value: 1.02 })).toBeNull();
   });
 });

@@ -1,5 +1,5 @@
 import { isBath } from "../chamber";
-import type { Chamber, Product } from "../model";
+import type { Chamber, Product, Reading } from "../model";
 import { lotOf, meets, modelOf, saturation, type Feels } from "../product";
 import { filmOn } from "./ownHeat";
 import { NINE_OF_TEN, slower, spanOf } from "./paces";
@@ -94,6 +94,54 @@ export function spreadOf(chamber: Chamber, trial: Course): FigureSpread[] {
     );
     return [...slow!.keys()].map((name) => ({ index, name, slow: slow!.get(name)!, fast: fast!.get(name)! }));
   });
+}
+
+/** The slowest and the quickest course that a reading may ask for, against what it is. */
+const PACES = { slow: 0.2, quick: 5 } as const;
+/** Nearer than this share of its span two courses are one. */
+const NEAR = 1e-3;
+
+/** What a reading says of the course that was reckoned with. */
+export interface ReadAgainst {
+  /** The figure at that moment by the usual course, and at both ends of its span. */
+  usual: number;
+  slow: number;
+  fast: number;
+  /** How much quicker than reckoned it goes by this reading, as a share of its pace; null where no pace says it. */
+  pace: number | null;
+}
+
+/**
+ * A reading against the course of its product: within its span or not, and the pace at which the course would go through
+ * it. The temperatures are those of the trial.
+ */
+export function readAgainst(
+  chamber: Chamber,
+  trial: Course,
+  { vessel, name, at, value }: Pick<Reading, "vessel" | "name" | "at" | "value">,
+): ReadAgainst | null {
+  const index = chamber.vessels.findIndex((v) => v.id === vessel);
+  const product = chamber.vessels[index]?.product;
+  const bin = Math.floor((at - trial.trace.from) / trial.trace.width);
+  if (!product || bin < 0 || bin >= trial.trace.bins) return null;
+  const span = spanOf(product);
+  const figure = (of: Product): number => through(chamber, trial, index, of).get(name)?.[bin] ?? NaN;
+  const usual = figure(product);
+  if (!Number.isFinite(usual)) return null;
+  const [slow, fast] = [NINE_OF_TEN, -NINE_OF_TEN].map((z) => figure(slower(product, z)));
+  const found = { usual, slow: slow!, fast: fast! };
+  if (span?.field !== "pace") return { ...found, pace: null };
+  const paced = (share: number) => figure({ ...product, pace: product.pace * share });
+  let [low, high]: [number, number] = [PACES.slow, PACES.quick];
+  const [first, last] = [paced(low), paced(high)];
+  // A figure that does not move with the pace, or a reading beyond what any pace gives, says nothing of it.
+  if (Math.abs(last - first) < 1e-9 || (value - first) * (value - last) > 0) return { ...found, pace: null };
+  while (high / low - 1 > NEAR) {
+    const middle = Math.sqrt(low * high);
+    if ((paced(middle) - value) * (first - value) > 0) low = middle;
+    else high = middle;
+  }
+  return { ...found, pace: Math.sqrt(low * high) };
 }
 
 /** When all that is wanted of each product is reached: sooner, as is usual, later. */

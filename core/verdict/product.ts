@@ -11,11 +11,10 @@ import {
   type ProductObservable,
 } from "../product";
 import { atFirst } from "../quantity";
-import type { Case, Finding, Rule, Severity } from "./types";
+import { ruleOf } from "../safety";
+import { bandEdits, milder } from "./milder";
+import type { Case, Finding, Rule } from "./types";
 import { words } from "./words";
-
-/** How much a limit weighs that is passed: what can hurt people before what costs quality. */
-const weightOf: Partial<Record<string, Severity>> = { degreeHours: "danger", comeUp: "danger" };
 
 /** The figures of a vessel's product with their course over the trial. */
 function coursesOf({ trial, chamber }: Case, vessel: LoadedVessel) {
@@ -58,12 +57,18 @@ export const limitPassed: Rule = (c) =>
           {
             id: `limit-${figure.name}`,
             about: vessel.id,
-            severity: weightOf[figure.name] ?? "warning",
+            severity: ruleOf(vessel.product.kind, figure.name)?.weighs ?? "warning",
             station: "job",
             title: `${whose(c, vessel)}${atFirst(figure.label)} past its limit`,
-            text: `${atFirst(sentence(c, figure, worst, limit))} It passes it on ${words(c).when(moment)}.`,
+            text: [
+              `${atFirst(sentence(c, figure, worst, limit))} It passes it on ${words(c).when(moment)}.`,
+              ruleOf(vessel.product.kind, figure.name)?.text ?? "",
+            ]
+              .join(" ")
+              .trim(),
             moment,
-            remedies: [],
+            remedies: milder(c, vessel, moment),
+            limit: true,
           },
         ];
       }),
@@ -138,6 +143,7 @@ export const noLimitKnown: Rule = (c) =>
         severity: "warning",
         station: "job",
         title: `${whose(c, vessel)}No limit is known for so cold a start`,
+        limit: true,
         text: `Degree-hours count above ${at(COUNTS_ABOVE)}; it never gets there. That is no pass: nothing says how long it may take to pH 5.3 in the cold. Sour it warm first, or ask those who decide where you are.`,
         moment: null,
         remedies: [],
@@ -158,6 +164,7 @@ export const saltFirst: Rule = (c) =>
         severity: "note",
         station: "job",
         title: `${whose(c, vessel)}The salt has to be even first`,
+        limit: true,
         text: `This trial dries it warm from the start. Before that it lies salted at ${at(5)} or below until the salt is even to its core, for one to several weeks by its thickness (common practice). If that is not done yet, take its usual stages.`,
         moment: null,
         remedies: [],
@@ -179,9 +186,12 @@ export const tooCoolToKill: Rule = (c) =>
         severity: "warning",
         station: "job",
         title: `${whose(c, vessel)}Nothing is pasteurised`,
+        limit: true,
         text: `The core never reaches ${at(COUNTS_FROM)}. Below it nothing is counted and nothing is claimed: eat it within hours of its cooking, or hold the bath at ${at(55)} or more.`,
         moment: null,
-        remedies: [],
+        remedies: [
+          { id: "hold-56", label: `Hold the bath at ${at(56)} to ${at(58)}`, edits: bandEdits(c, c.stage, 56, 58) },
+        ],
       },
     ];
   });

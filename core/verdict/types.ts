@@ -24,6 +24,8 @@ export interface Verdict {
   /** Moment in the trace that shows it, s; null where there is none. */
   moment: number | null;
   remedies: Remedy[];
+  /** It is about a limit that a person may pass knowingly: it stays, and is marked as their own way. */
+  limit?: true;
   /** The stage that it is about, where the program has several; and the vessel, controller or device, where there are several. */
   stage: string | null;
   about: string | null;

@@ -10,6 +10,8 @@ interface Props {
   limit: ProductLimit | null;
   /** The slow and the fast end of what it can be, in bins of their own. */
   spread: { slow: Float32Array; fast: Float32Array; from: number; width: number } | null;
+  /** What has been read of it, s from the start. */
+  readings?: readonly { id: string; at: number; value: number }[];
   label: string;
   print: (value: number) => string;
   /** px of the whole lane; the plot leaves room at both sides as the trace above does. */
@@ -23,7 +25,8 @@ const TOP = 22;
 const BOTTOM = 56;
 
 /** One figure of a product over the time of the trace, with its limit: what it is at the end stands beside it. */
-export function FigureLane({ values, from, width, view, limit, spread, label, print, total, left, right }: Props) {
+export function FigureLane(props: Props) {
+  const { values, from, width, view, limit, spread, readings = [], label, print, total, left, right } = props;
   const plot = Math.max(10, total - left - right);
   const known = [...values].filter(Number.isFinite);
   if (known.length === 0) return null;
@@ -33,7 +36,7 @@ export function FigureLane({ values, from, width, view, limit, spread, label, pr
       return Number.isFinite(v) && at >= view.from && at <= view.to;
     });
   const around = spread ? [spread.slow, spread.fast].flatMap((s) => within(s, spread.from, spread.width)) : [];
-  const ends = [...known, ...around, ...(limit ? [limit.value] : [])];
+  const ends = [...known, ...around, ...readings.map((r) => r.value), ...(limit ? [limit.value] : [])];
   const [low, high] = [Math.min(...ends), Math.max(...ends)];
   const y = (v: number) => BOTTOM - ((v - low) / (high - low || 1)) * (BOTTOM - TOP);
   const x = (at: number) => left + ((at - view.from) / (view.to - view.from)) * plot;
@@ -61,7 +64,7 @@ export function FigureLane({ values, from, width, view, limit, spread, label, pr
       className="block text-[12px]"
       fill="currentColor"
       role="img"
-      aria-label={`${label}: from ${print(known[0]!)} to ${print(last)}${limit ? `; ${limit.aim ? "wanted" : "limit"} ${print(limit.value)}${passed ? ", passed" : ""}` : ""}`}
+      aria-label={`${label}: from ${print(known[0]!)} to ${print(last)}${limit ? `; ${limit.aim ? "wanted" : "limit"} ${print(limit.value)}${passed ? ", passed" : ""}` : ""}${readings.length ? `; ${readings.length} read` : ""}`}
     >
       <text x={left} y="12">
         {label}
@@ -88,6 +91,17 @@ export function FigureLane({ values, from, width, view, limit, spread, label, pr
       {readyAt !== null && readyAt >= view.from && readyAt <= view.to && (
         <line x1={x(readyAt)} x2={x(readyAt)} y1={TOP - 4} y2={BOTTOM} stroke="currentColor" strokeWidth="3" />
       )}
+      {readings
+        .filter((r) => r.at >= view.from && r.at <= view.to)
+        .map((r) => (
+          <path
+            key={r.id}
+            d={`M ${x(r.at)} ${y(r.value) - 6} l 5 6 l -5 6 l -5 -6 Z`}
+            fill="var(--color-base-100)"
+            stroke="currentColor"
+            strokeWidth="2"
+          />
+        ))}
       <text x={left + plot + 6} y={Math.max(TOP, Math.min(BOTTOM, y(last))) + 4}>
         {print(last)}
       </text>
