@@ -3,9 +3,11 @@
 import { Printer } from "lucide-react";
 import { useRouter, useSearchParams } from "next/navigation";
 import { useMemo, useState } from "react";
+import { hasProgram } from "@/bench";
 import type { ChamberRecord } from "@/core/model";
 import { useDesk, useWorkshop } from "@/workshop";
 import { CardFace } from "./card/CardFace";
+import { ProgramSheet } from "./card/ProgramSheet";
 import { RoomHead } from "./RoomHead";
 import { useVerdicts } from "./useVerdicts";
 
@@ -46,6 +48,7 @@ function CardDesk({ record }: { record: ChamberRecord }) {
   const said = useVerdicts(records, preferences, scale)[record.id];
   const answer = typeof said === "string" ? undefined : said;
   const paper = sizes.find((s) => s.value === size)!;
+  const look = `mx-auto bg-white text-black shadow-[0_0_0_1px_#0003] print:shadow-none ${paper.page} ${size === "a6" ? "text-[7.6pt] sm:not-print:[zoom:1.2]" : "text-[10.5pt]"} max-sm:not-print:w-auto! max-sm:not-print:text-[15px] p-[4mm] leading-snug print:w-auto! print:p-0`;
   return (
     <>
       <RoomHead title="Card for the door" back={`/bench?c=${record.id}&at=settings`} of={record.id}>
@@ -69,7 +72,7 @@ function CardDesk({ record }: { record: ChamberRecord }) {
       </RoomHead>
       <main className="overflow-x-auto p-4 md:p-8 print:overflow-visible print:p-0">
         <article
-          className={`mx-auto bg-white text-black shadow-[0_0_0_1px_#0003] print:shadow-none ${paper.page} ${size === "a6" ? "text-[7.6pt] sm:not-print:[zoom:1.2]" : "text-[10.5pt]"} max-sm:not-print:w-auto! max-sm:not-print:text-[15px] p-[4mm] leading-snug print:w-auto! print:p-0`}
+          className={look}
           style={{ width: `calc(${paper.width} + 8mm)`, minHeight: paper.height }}
           data-ready={Boolean(answer)}
         >
@@ -89,6 +92,15 @@ function CardDesk({ record }: { record: ChamberRecord }) {
             </p>
           )}
         </article>
+        {answer && hasProgram(answer.plan.chamber.stages) && (
+          <article
+            className={`${look} mt-6 break-before-page print:mt-0`}
+            style={{ width: `calc(${paper.width} + 8mm)` }}
+            aria-label="Program sheet"
+          >
+            <ProgramSheet name={record.name} plan={answer.plan} trial={answer.trial} scale={scale} />
+          </article>
+        )}
       </main>
     </>
   );

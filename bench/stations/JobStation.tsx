@@ -1,11 +1,12 @@
 "use client";
 
+import dynamic from "next/dynamic";
 import { useState } from "react";
 import { productKinds, refusalOf } from "@/core/model";
 import { attenuation, fermentationHeat, ferments, modelOf, peakHeatOf, productLabels } from "@/core/product";
 import { measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt, rulesFor } from "@/core/safety";
-import { Cautions } from "@/parts/common";
+import { Cautions, Fold } from "@/parts/common";
 import { Select, temperatureKind } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
@@ -14,6 +15,9 @@ import { Load } from "./Load";
 import { ProgramFields } from "./ProgramFields";
 import { ProductFields } from "./ProductFields";
 import { StageFields } from "./StageFields";
+
+// They come with the first look at them.
+const Sums = dynamic(() => import("./sums/Sums").then((m) => m.Sums), { ssr: false });
 
 export function JobStation() {
   const { chamber, stage } = useChamber();
@@ -109,6 +113,11 @@ export function JobStation() {
       <ProductFields vessel={vessel} title={works ? "What ferments" : productLabels[product.kind]} note={note} />
       <StageFields />
       {(chamber.stages.length > 1 || stage.ends.length > 0) && <ProgramFields />}
+      {product.kind !== "hold" && product.kind !== "tempeh" && (
+        <Fold summary="Sums for this job" part="sums">
+          <Sums key={`${vessel.id} ${product.kind}`} vessel={vessel} />
+        </Fold>
+      )}
       <Load />
       <Cautions
         cautions={[

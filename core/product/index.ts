@@ -2,7 +2,7 @@ export { COME_UP } from "./bath";
 export * from "./beer";
 export * from "./cardinal";
 export * from "./evaporation";
-export { diastaseLost, hmfFormed, invertaseLost } from "./honey";
+export { diastaseLost, hmfFormed, invertaseLost, reserveOf } from "./honey";
 export * from "./lot";
 export * from "./mash/water";
 export * from "./models";

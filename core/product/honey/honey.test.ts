@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { diastaseLost, hmfFormed, invertaseLost, modelOf, productDefaults } from "..";
+import { diastaseLost, hmfFormed, invertaseLost, modelOf, productDefaults, reserveOf } from "..";
 import { feel, HOUR } from "../testing/feel";
 
 // White 1964 and Bogdanov: half-lives in days, and when HMF reaches 40 mg/kg (values from memory).
@@ -64,4 +64,22 @@ describe("what heat costs honey", () => {
       { numRuns: 60 },
     );
   });
+});
+
+// A walk through a year, day by day: the pail that is bottled from is never empty while another is not clear yet.
+it.each([
+  [27, 10, 8],
+  [27, 40, 8],
+  [12, 30, 9],
+])("pails of %d kg, %d kg a week, clear after %d days: never dry", (pail, week, days) => {
+  const { lasts, putInAfter, atOnce } = reserveOf(pail, week / 7, days);
+  expect(lasts).toBeCloseTo((pail / week) * 7, 9);
+  // Pail n is put in as pail n − atOnce is opened (or so long after it), and opened once clear.
+  const opened: number[] = [];
+  for (let n = 0; n < 40; n++) {
+    const into = n < atOnce ? -days : opened[n - atOnce]! + (atOnce === 1 ? putInAfter : 0);
+    const wanted = n === 0 ? 0 : opened[n - 1]! + lasts;
+    expect(into + days).toBeLessThanOrEqual(wanted + 1e-9);
+    opened.push(wanted);
+  }
 });

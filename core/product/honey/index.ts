@@ -1,3 +1,4 @@
+export * from "./reserve";
 import type { Product } from "../../model";
 import { celsius } from "../../quantity";
 import type { ProductModel } from "../shape";
