@@ -160,7 +160,6 @@ export const programFile = z.strictObject({
   version: z.literal(PROGRAM_VERSION),
   programs: z.array(programContents).check(z.minLength(1), z.maxLength(200)),
 });
-export type ProgramFile = z.infer<typeof programFile>;
 
 export const trialLengths = [0.25, 0.5, 1, 3, 7, 14, 30, 60] as const;
 

@@ -23,7 +23,7 @@ export function BathSums({ vessel: { product } }: { vessel: LoadedVessel }) {
   const cold = chilled(piece, bath);
   const sear = seared(piece, bath, side, done);
   const at = (t: number) => printTemperature(celsius(t), scale);
-  const rule = `to ${at(CHILL.first)} within two hours and to ${at(CHILL.then)} within six (Food Code 3-501.14)`;
+  const rule = `the rule is to ${at(CHILL.first)} within two hours and to ${at(CHILL.then)} within six (Food Code 3-501.14)`;
   return (
     <>
       <Sum
@@ -36,7 +36,7 @@ export function BathSums({ vessel: { product } }: { vessel: LoadedVessel }) {
           ) : (
             <span className="text-error font-semibold">
               In stirred ice water it takes {printDuration(cold.toFirst)} to {at(CHILL.first)} and{" "}
-              {printDuration(cold.toLast)} to {at(CHILL.then)}: too long. It has to be {rule}. Cut it thinner, or eat it
+              {printDuration(cold.toLast)} to {at(CHILL.then)}: too long: {rule}. Cut it thinner, or eat it
               at once.
             </span>
           )

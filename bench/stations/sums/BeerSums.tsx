@@ -17,7 +17,7 @@ import {
   suckBack,
   type PrimingSugar,
 } from "@/core/product";
-import { celsius, measures, printMeasure, printNumber, printTemperature } from "@/core/quantity";
+import { celsius, measures, printNumber, printTemperature } from "@/core/quantity";
 import { gravityKind, measureKind, plainKind, Select, temperatureKind } from "@/parts/fields";
 import { useChamber, usePreferences } from "../../context";
 import { Sum } from "./Sum";
@@ -171,6 +171,9 @@ function Keg() {
   );
 }
 
+const litresOrGallons = (volume: number, system: "metric" | "customary") =>
+  system === "metric" ? `${printNumber(volume * 1000, 0.01)} L` : `${printNumber(volume / 0.003785411784, 0.01)} gal`;
+
 function Cooling({ vessel: { volume, count, product } }: { vessel: LoadedVessel }) {
   const { scale, system } = usePreferences();
   const { chamber } = useChamber();
@@ -191,7 +194,7 @@ function Cooling({ vessel: { volume, count, product } }: { vessel: LoadedVessel 
           "Only cooling draws anything in."
         ) : (
           <>
-            It takes in {printMeasure(taken, measures.volume, system)} by the gas law, and more as gas dissolves: empty
+            It takes in {litresOrGallons(taken, system)} by the gas law, and more as gas dissolves: empty
             the airlock, or hang a bag of gas on it. Closed, it would stand at {bar(pressureAfter(0, from, to), system)}{" "}
             against the air. In all it has given off {printNumber(gasGivenOff(fermented) * count, 0.01)} m³ of carbon
             dioxide.

@@ -35,7 +35,7 @@ function Nitrite({ strength }: { strength: number }) {
     <Sum
       title="Nitrite of a dose"
       says={
-        ppm > NITRITE_MOST ? (
+        ppm >= NITRITE_MOST + 0.5 ? (
           <span className="text-error font-semibold">
             {printNumber(ppm, 1)} mg/kg: more than the {NITRITE_MOST} mg/kg of 9 CFR 424.21 (elsewhere less is allowed).
             Do not use that much.
@@ -92,7 +92,7 @@ function DegreeHours() {
       }
     >
       {course.map(([h, t], i) => (
-        <div key={i} className="flex items-start gap-2">
+        <div key={i} className="col-span-full flex max-w-xl items-start gap-4">
           <div className="grow">
             <SumField
               label={`${i + 1}: at hour`}
@@ -113,7 +113,7 @@ function DegreeHours() {
           </div>
         </div>
       ))}
-      <div className="flex flex-wrap items-start gap-2 pt-7">
+      <div className="col-span-full flex flex-wrap items-start gap-2">
         {course.length < 12 && (
           <button
             type="button"
@@ -161,7 +161,7 @@ function Weights({ loss }: { loss: number }) {
       says={
         found === null
           ? "These weights do not lead there: each has to be less than the one before and by a smaller step, and the air dry enough."
-          : `${printNumber(loss * 100, 1)} % is lost some ${printNumber(found, 1)} days after the first of the three: between ${printNumber(Math.min(...known), 1)} and ${open ? "never" : printNumber(Math.max(...known), 1)}, by a scale that is right within ${SCALE} g. Weigh on.`
+          : `${printNumber(loss * 100, 1)} % is lost some ${printNumber(found, 1)} days after the first of the three: between ${printNumber(Math.min(...known), 1)} days and ${open ? "never" : `${printNumber(Math.max(...known), 1)} days`}, by a scale that is right within ${SCALE} g. Weigh on.`
       }
     >
       <SumField

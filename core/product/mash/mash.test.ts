@@ -1,3 +1,4 @@
+import * as odex from "odex";
 import { modelOf, productDefaults } from "..";
 import { feel } from "../testing/feel";
 import { alphaHalfLife, betaHalfLife } from ".";
@@ -56,4 +57,34 @@ it("is converted in 45 to 90 min at 66 °C, not at all where starch stays shut; 
   expect(minutes).toBeLessThan(90);
   expect(mashAt(50, 120).converted.at(-1)).toBe(0);
   expect(mashAt(63, 90).fermentable).toBeGreaterThan(mashAt(70, 90).fermentable + 0.1);
+});
+
+// The same three rates put to a general solver, while the mash is heated through its rests.
+it("half-lives and conversion against the general ODE solver odex, over a ramp from 60 to 76 °C", () => {
+  const { Solver } = "Solver" in odex ? odex : (odex as unknown as { default: typeof odex }).default;
+  const at = (minutes: number) => 60 + (16 * minutes) / 60;
+  const product = productDefaults("mash");
+  const model = modelOf(product);
+  const state = model.start(product, { volume: 0.02, mass: 20 }, 60);
+  const out = { watts: 0, drying: 0 };
+  for (let m = 0; m < 60; m += 0.25) model.step(state, product, feel(at(m + 0.125)), 0, 15, out);
+  const solver = new Solver(3);
+  solver.absoluteTolerance = solver.relativeTolerance = 1e-8;
+  const solved = solver.solve(
+    (m, [alpha, beta, converted]) => {
+      const t = at(m);
+      const open = Math.min(1, Math.max(0, (t - 58) / 7));
+      return [
+        (-Math.LN2 / alphaHalfLife(t)) * alpha!,
+        (-Math.LN2 / betaHalfLife(t)) * beta!,
+        (1 - converted!) * 0.085 * 2 ** ((t - 65) / 10) * open * alpha!,
+      ];
+    },
+    0,
+    [1, 1, 0],
+    60,
+  ).y;
+  expect(Math.abs(state.alpha! - solved[0]!)).toBeLessThan(2e-3);
+  expect(Math.abs(state.beta! - solved[1]!)).toBeLessThan(2e-3);
+  expect(Math.abs(state.converted! - solved[2]!)).toBeLessThan(3e-3);
 });

@@ -1,6 +1,7 @@
+import psychrolib from "psychrolib";
 import { modelOf, productDefaults } from "..";
 import { feel } from "../testing/feel";
-import { leaves, saturation, surfaceOf } from ".";
+import { EVAPORATION, leaves, saturation, surfaceOf } from ".";
 
 // Saturation pressure, kPa: steam tables (IAPWS-IF97, values from memory).
 it.each([
@@ -23,6 +24,33 @@ it.each([
   const pit = { air: 107, vapour, film: 12, wet };
   expect(Math.abs(surfaceOf(pit, 0, 20).surface - t)).toBeLessThan(1.5);
   expect(leaves(t, pit)).toBeGreaterThan(0);
+});
+
+describe("against psychrolib (ASHRAE Handbook, Fundamentals)", () => {
+  psychrolib.SetUnitSystem(psychrolib.SI);
+  it.each([10, 25, 40, 60, 90])("saturation at %d °C, within two per cent", (t) => {
+    expect(Math.abs(saturation(t) / psychrolib.GetSatVapPres(t) - 1)).toBeLessThan(0.02);
+  });
+  // A wholly wet surface that only the air warms, without radiation, comes to rest at its wet bulb: what is left between
+  // is the film's own (heat against mass, and its air taken as dense as a hot pit's): one kelvin in a room, 3.5 in a pit.
+  it.each([
+    [25, 0.5],
+    [13, 0.75],
+    [60, 0.08],
+    [107, 0.00783],
+    [121, 0.0048],
+  ])("the wet bulb of %d °C and %d", (air, relative) => {
+    const ratio = psychrolib.GetHumRatioFromRelHum(air, relative, 101_325);
+    const wetBulb = psychrolib.GetTWetBulbFromHumRatio(air, ratio, 101_325);
+    const pit = { air, vapour: (101_325 * ratio) / (0.622 + ratio), film: 12, wet: 1 };
+    let [low, high] = [-5, air];
+    while (high - low > 1e-6) {
+      const t = (low + high) / 2;
+      if (pit.film * (air - t) > EVAPORATION * leaves(t, pit)) low = t;
+      else high = t;
+    }
+    expect(Math.abs(low - wetBulb)).toBeLessThan(air > 50 ? 3.5 : 1);
+  });
 });
 
 /** Hours until a core is done, and what it lost, in a pit of one temperature. */
