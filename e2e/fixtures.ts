@@ -74,6 +74,7 @@ export const screens: [name: string, path: string][] = [
   ["new chamber", "/new"],
   ["preferences", "/preferences"],
   ["compare", "/compare"],
+  ["programs", "/programs"],
   ["card", "/card?c=demo-larder-cabinet"],
   ...["job", "box", "heat", "probe", "settings"].map((s): [string, string] => [
     s,

@@ -63,8 +63,16 @@ function AwayFields() {
   const begins = startsAt ? localSeconds(startsAt) : null;
   const put = (next: Program["away"], label = "days away") =>
     apply([{ section: "program", field: "away", value: next } as Edit], label);
+  // Those who leave later come back later: the days away stay as many.
   const move = (i: number, end: "from" | "to", at: number) =>
-    put(away.map((s, k) => (k === i ? { ...s, [end]: Math.max(0, at) } : s)));
+    put(
+      away.map((s, k) => {
+        if (k !== i) return s;
+        const next = Math.max(0, at);
+        if (end === "to") return { ...s, to: next };
+        return { from: next, to: next >= s.to ? next + (s.to - s.from) : s.to };
+      }),
+    );
   const field = (i: number, end: "from" | "to") => {
     const at = away[i]![end];
     const label = `Away ${i + 1}: ${end === "from" ? "from" : "until"}`;

@@ -5,6 +5,7 @@ import { endsAt, stageName } from "@/core/program";
 import { printTemperature } from "@/core/quantity";
 import { isKeying, stageSpans, type Trial } from "@/core/trial";
 import { ProgramStrip, type View } from "@/parts/trace";
+import { sayRefused } from "@/workshop";
 import { useActions, useChamber, usePreferences, useShownTrial } from "../context";
 import { useMoments } from "../useMoments";
 import { useTodo } from "../useTodo";
@@ -42,7 +43,12 @@ export function Strip({ trial, view, total }: Props) {
       onEnd={(id, to, merge) => {
         const moved = now.stages.find((s) => s.id === id);
         const span = stages.find((s) => s.id === id);
-        if (moved && span) apply(endsAt(moved, span.from, to, now.program), `end of ${span.name}`, merge);
+        if (!moved || !span) return;
+        const timed = moved.ends.length === 0 || moved.ends.some((e) => e.kind === "after" || e.kind === "date");
+        if (!timed && to > span.to) {
+          const text = `${span.name} ends when what it waits for is there. To let it go on longer, change how it ends.`;
+          sayRefused({ code: "contradiction", at: [], text });
+        } else apply(endsAt(moved, span.from, to, now.program), `end of ${span.name}`, merge);
       }}
     />
   );

@@ -18,6 +18,11 @@ export function DateField({ label, value, hint, onCommit }: Props) {
   const id = useId();
   const { draft, set: setDraft, found } = useDraft(label);
   const [problem, setProblem] = useState<string | null>(null);
+  const commit = (next: string) => {
+    const refused = next === value ? null : refusalOf(onCommit(next));
+    setProblem(refused);
+    setDraft(refused ? next : null);
+  };
   return (
     <div className="grid content-start gap-1">
       <label htmlFor={id} className="min-h-6 leading-tight font-semibold">
@@ -34,11 +39,12 @@ export function DateField({ label, value, hint, onCommit }: Props) {
         onChange={(e) => {
           const next = e.target.value.slice(0, 16);
           if (next === (draft ?? value) || (next === "" && !e.target.validity.valid)) return;
-          const refused = next === value ? null : refusalOf(onCommit(next));
-          setProblem(refused);
-          setDraft(refused ? next : null);
+          commit(next);
         }}
+        // What was refused may have become possible meanwhile.
+        onBlur={() => draft !== null && commit(draft)}
         onKeyDown={(e) => {
+          if (e.key === "Enter" && draft !== null) commit(draft);
           if (e.key !== "Escape") return;
           setDraft(null);
           setProblem(null);

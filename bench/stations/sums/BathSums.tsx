@@ -36,8 +36,7 @@ export function BathSums({ vessel: { product } }: { vessel: LoadedVessel }) {
           ) : (
             <span className="text-error font-semibold">
               In stirred ice water it takes {printDuration(cold.toFirst)} to {at(CHILL.first)} and{" "}
-              {printDuration(cold.toLast)} to {at(CHILL.then)}: too long: {rule}. Cut it thinner, or eat it
-              at once.
+              {printDuration(cold.toLast)} to {at(CHILL.then)}: too long: {rule}. Cut it thinner, or eat it at once.
             </span>
           )
         }

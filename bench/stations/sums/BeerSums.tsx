@@ -194,10 +194,9 @@ function Cooling({ vessel: { volume, count, product } }: { vessel: LoadedVessel 
           "Only cooling draws anything in."
         ) : (
           <>
-            It takes in {litresOrGallons(taken, system)} by the gas law, and more as gas dissolves: empty
-            the airlock, or hang a bag of gas on it. Closed, it would stand at {bar(pressureAfter(0, from, to), system)}{" "}
-            against the air. In all it has given off {printNumber(gasGivenOff(fermented) * count, 0.01)} m³ of carbon
-            dioxide.
+            It takes in {litresOrGallons(taken, system)} by the gas law, and more as gas dissolves: empty the airlock,
+            or hang a bag of gas on it. Closed, it would stand at {bar(pressureAfter(0, from, to), system)} against the
+            air. In all it has given off {printNumber(gasGivenOff(fermented) * count, 0.01)} m³ of carbon dioxide.
           </>
         )
       }
