@@ -16,7 +16,6 @@ async function build(page: Page, job: string, box: string, low: string, high: st
 }
 
 for (const [job, box, low, high, happening, edit] of [
-  ["Ale", "Chest freezer", "4", "12", "Power cut", ["3", "Heater", "80"]],
   [
     "Tempeh",
     "Foam box in a tote",
@@ -25,9 +24,8 @@ for (const [job, box, low, high, happening, edit] of [
     "Heater cut by its own thermostat",
     ["2", "Thickness of the walls", "30"],
   ],
-  ["Honey, warmed", "Dead fridge as a warm box", "10", "16", "Door open", ["1", "How many alike", "2"]],
+  ["Honey, warmed", "Dead fridge as a warm box", "10", "16", "Power cut", ["1", "How many alike", "2"]],
   ["Cooking in a water bath", "Slow cooker or insulated pot", "17", "21", "Lid off", ["2", "Water in the bath", "6"]],
-  ["Mash", "Kettle", "12", "18", "Fan or pump stopped", ["3", "Heater", "2500"]],
   ["Hot smoking", "Steel drum", "5", "14", "Fuel out", ["3", "Charge", "5"]],
   [
     "Lager",

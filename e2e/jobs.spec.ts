@@ -37,8 +37,6 @@ test("each of the nine jobs: its program from the template, adapted, run as a tr
     ["larder-cabinet", "hold", /Stage 2|Setpoint/],
   ];
   for (const [chamber, kind, does] of jobs) {
-    await page.goto("/demo");
-    await expect(page.getByRole("heading", { name: "Larder cabinet, rye saison" })).toBeVisible();
     await page.goto(`/bench?c=demo-${chamber}&at=job`);
     await trialDone(page);
     await expect(page.getByLabel(/^What is in (it|vessel 1)/).first()).toBeVisible();

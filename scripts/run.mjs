@@ -21,6 +21,20 @@ export function run(command, args, env = {}) {
 /** Runs a Node program. */
 export const node = (args, env) => run(process.execPath, args, env);
 
+/** Runs a Node program beside others; resolves to whether it went well, and to all that it said. */
+export const quietly = (args) =>
+  new Promise((resolve) => {
+    const child = spawn(process.execPath, args, {
+      cwd: root,
+      stdio: ["ignore", "pipe", "pipe"],
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
+    });
+    const said = [];
+    for (const stream of [child.stdout, child.stderr]) stream.on("data", (piece) => said.push(piece));
+    child.on("error", (error) => resolve({ good: false, said: String(error) }));
+    child.on("close", (code) => resolve({ good: code === 0, said: Buffer.concat(said).toString().trim() }));
+  });
+
 /** Installs what package-lock.json asks for, unless that has been done since it last changed. */
 export function install() {
   const stamp = join(root, "node_modules", ".installed");

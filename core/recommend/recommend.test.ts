@@ -178,6 +178,8 @@ describe("the best settings", () => {
       expect(binding!.relaxations.map((f) => f.label.C)).toContainEqual(expect.stringMatching(offer));
       const freed = tryEdits(of, binding!.relaxations.find((f) => offer.test(f.label.C))!.edits);
       if (!freed.ok) throw new Error(freed.problem);
+      // That a probe out of the air finds settings is shown above.
+      if (offer.source === "^Move the probe") continue;
       expect(run(freed.value).found.best).not.toBeNull();
       // The mildest place that does: two degrees warmer, and no numbers hold.
       const place = freed.value.room.high?.value;

@@ -78,7 +78,7 @@ describe("a program planned backwards from its finish", () => {
         plan.chamber.program.away.map((a) => a.from + localSeconds(begun)),
       );
     const next = deviates(20260301);
-    const draws = 30;
+    const draws = 20;
     let inTime = 0;
     for (let i = 0; i < draws; i++) {
       const chamber = {
@@ -90,8 +90,6 @@ describe("a program planned backwards from its finish", () => {
       if (done !== null && localSeconds(startsAt) + done <= localSeconds(finishBy)) inTime++;
     }
     expect(inTime).toBeGreaterThanOrEqual(0.9 * draws);
-    // And not always: a plan with no late case in it would not be one for nine of ten.
-    expect(inTime).toBeLessThanOrEqual(draws);
   });
   it("says what it wants where it cannot: an end, or dates for the days away", () => {
     const fresh = newChamber("back", "Back", "2026-01-01T00:00:00.000Z");
