@@ -1,10 +1,15 @@
 "use client";
 
 import { Plus, X } from "lucide-react";
+import dynamic from "next/dynamic";
 import { addStage, removeStage } from "@/core/chamber";
 import { sayEnds, stageName } from "@/core/program";
 import { printTemperature } from "@/core/quantity";
 import { useActions, useChamber, usePreferences, useShownTrial } from "./context";
+import { useNarrow } from "./useViewport";
+import { Sized } from "./trial/Sized";
+
+const Strip = dynamic(() => import("./trial/Strip").then((m) => m.Strip), { ssr: false });
 
 /**
  * The stages of the program in turn: one of them is looked at, on every station. One alone is no program yet.
@@ -17,10 +22,17 @@ export function StagePicker({ plain = false }: { plain?: boolean }) {
   const preferences = usePreferences();
   const { stages } = chamber;
   const { scale } = preferences;
+  const narrow = useNarrow();
   if (stages.length === 1) return null;
+  const trial = live.answer?.trial;
   const reached = live.answer?.trial.stages ?? [];
   return (
     <nav aria-label="Stages of the program" className="grid gap-2">
+      {narrow && !plain && trial && (
+        <Sized className="h-[44px]">
+          {(total) => <Strip trial={trial} view={{ from: 0, to: trial.days * 86_400 }} total={total} alone />}
+        </Sized>
+      )}
       <ol className="flex flex-wrap gap-2">
         {stages.map((s, i) => {
           const here = s.id === stage.id;

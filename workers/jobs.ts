@@ -4,6 +4,8 @@ import { RoomReader } from "@/core/formats";
 import type { ChamberRecord, RoomReadings, WorkshopRecord } from "@/core/model";
 import { read, refuse, type Read, type Scale } from "@/core/quantity";
 import {
+  gentlest,
+  type Gentlest,
   lastSetups,
   progressOf,
   searchOf,
@@ -160,6 +162,12 @@ export const jobs = {
   *planBack({ record, finishBy }: { record: ChamberRecord; finishBy: string }): Work<BackPlanned> {
     yield readingsFor(record);
     return yield* planBack(planOf(record), finishBy);
+  },
+
+  /** The coolest band in which a program is done within a time, s, in its slow case. */
+  *gentlest({ record, within }: { record: ChamberRecord; within: number }): Work<Gentlest> {
+    yield readingsFor(record);
+    return yield* gentlest(record, within);
   },
 
   /** Searches for the best settings, with the help of other workers where there are any. */

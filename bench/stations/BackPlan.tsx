@@ -9,6 +9,7 @@ import { DateField } from "@/parts/fields";
 import { pool, whyLost } from "@/workers";
 import { useActions, useChamber } from "../context";
 import { sayDate } from "../useMoments";
+import { GentlestKey } from "./GentlestKey";
 
 /** Now, as a local moment. */
 const localNow = (): number => Date.now() / 1000 - new Date().getTimezoneOffset() * 60;
@@ -83,6 +84,7 @@ export function BackPlan() {
         </p>
       )}
       {old && <p className="quiet">Something has changed since. Plan again.</p>}
+      <GentlestKey />
       {answer?.found.ok && !old && <Found found={answer.found} now={answer.now} />}
     </section>
   );

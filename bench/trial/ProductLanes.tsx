@@ -1,7 +1,7 @@
 "use client";
 
 import { useMemo } from "react";
-import { modelOf, printFigure } from "@/core/product";
+import { modelOf, printFigure, signsOf } from "@/core/product";
 import { atFirst } from "@/core/quantity";
 import { judgedName, readyRanges, spreadOf, type ReadyRange, type Trace, type Trial } from "@/core/trial";
 import { FigureLane, LEFT, RIGHT, type View } from "@/parts/trace";
@@ -37,6 +37,14 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
       return course ? [{ figure, course, product, spread, label, read, key: `${id}-${figure.name}` }] : [];
     }),
   );
+  const seen = chamber.vessels.map(({ id, product }, index) => ({
+    id,
+    signs: signsOf(
+      product,
+      (name) => trial.trace.figures.find((f) => f.index === index && f.name === name)?.values,
+      trial.trace,
+    ),
+  }));
   if (lanes.length === 0) return null;
   return (
     <section className="grid grid-cols-1 gap-1" aria-label="What becomes of it">
@@ -71,6 +79,24 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
           )}
         </Sized>
       ))}
+      {seen.some((s) => s.signs.length > 0) && (
+        <section className="grid gap-1 pt-2" aria-label="What one sees, and when">
+          <h4 className="font-semibold">What one is likely to see, and when</h4>
+          <ul className="grid gap-1">
+            {seen.flatMap(({ id, signs }) =>
+              signs.map(({ says, at }) => (
+                <li key={`${id} ${says}`} className="grid gap-x-4 sm:grid-cols-[11rem_1fr]">
+                  <span className="font-semibold">{say(at)}</span>
+                  <span>
+                    {chamber.vessels.length > 1 && `${atFirst(judgedName(id, chamber.vessels))}: `}
+                    {says}
+                  </span>
+                </li>
+              )),
+            )}
+          </ul>
+        </section>
+      )}
       <Readings trial={trial} chamber={chamber} />
     </section>
   );

@@ -14,10 +14,12 @@ interface Props {
   trial: Trial;
   view: View;
   total: number;
+  /** It stands without a trace below it, and takes the whole width. */
+  alone?: boolean;
 }
 
 /** The program above its trace; a chamber with one stage that never ends has none. */
-export function Strip({ trial, view, total }: Props) {
+export function Strip({ trial, view, total, alone = false }: Props) {
   const { chamber: now, stage } = useChamber();
   // The stages as the trial was run with them: the hand may have gone on.
   const chamber = useShownTrial().of?.chamber ?? now;
@@ -37,7 +39,7 @@ export function Strip({ trial, view, total }: Props) {
   const pegs = todo.map((task) => ({ id: task.id, at: task.at, keyed: isKeying(task), says: task.stageName }));
   return (
     <ProgramStrip
-      {...{ stages, pegs, view, total, say }}
+      {...{ stages, pegs, view, total, say, alone }}
       chosen={stage.id}
       onPick={onStage}
       onEnd={(id, to, merge) => {

@@ -9,5 +9,6 @@ export * from "./models";
 export * from "./piece";
 export * from "./sausage";
 export * from "./shape";
+export * from "./signs";
 export * from "./words";
 export { saturation } from "./smoke";

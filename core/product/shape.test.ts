@@ -9,6 +9,7 @@ import {
   peakHeatOf,
   productDefaults,
   productObservable,
+  signsOf,
   type ProductState,
 } from ".";
 
@@ -95,5 +96,27 @@ describe("evaporation", () => {
   });
   it("ends where the air holds as much as the surface gives, and never becomes a gain", () => {
     expect(evaporationHeat(vessel, 10, { air: 30, humidity: 0.9 }, dry)).toBe(0);
+  });
+});
+
+describe("what is seen of a product", () => {
+  it("every sign is of a figure that the product has, and they come in their order as it comes along", () => {
+    for (const kind of productKinds) {
+      const product = productDefaults(kind);
+      const model = modelOf(product);
+      const signs = model.signs ?? [];
+      for (const { figure } of signs)
+        expect([kind, model.observables.map((o) => o.name)]).toEqual([kind, expect.arrayContaining([figure])]);
+      // Each figure goes from nothing to all of it, or down from 6 to 4, in a hundred hours.
+      const course = (name: string) =>
+        Float32Array.from({ length: 101 }, (_, h) => (name === "pH" ? 6 - h / 50 : name === "steady" ? h : h / 100));
+      const seen = signsOf(product, course, { from: 0, width: 3600 });
+      expect(seen).toHaveLength(signs.length);
+      expect(signsOf(product, () => undefined, { from: 0, width: 3600 })).toEqual([]);
+    }
+  });
+  it("what is so from the start is nothing that comes", () => {
+    const honey = productDefaults("honey");
+    expect(signsOf(honey, () => new Float32Array(5).fill(0.6), { from: 0, width: 60 })).toEqual([]);
   });
 });

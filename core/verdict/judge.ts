@@ -2,6 +2,7 @@ import { AIR } from "../chamber";
 import { stageName } from "../program";
 import type { Scale } from "../quantity";
 import { servingController, type Plan, type Trial } from "../trial";
+import { afterwards } from "./afterwards";
 import { airTooHot, airUnseen } from "./air";
 import { alarmBlind, alarmNagging } from "./alarms";
 import { coldBarely, coldTooWeak, heaterBarely, heaterTooWeak, neverArrives, slowArrival } from "./arrival";
@@ -61,6 +62,7 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["program", noLimitKnown],
   ["judged", leavesBand],
   ["judged", takenOut],
+  ["program", afterwards],
   ["program", doesNotFit],
   ["judged", boils],
   ["program", surfaceHot],

@@ -1,4 +1,3 @@
-import { vesselName } from "../chamber";
 import type { LoadedVessel } from "../model";
 import {
   COME_UP,
@@ -14,7 +13,7 @@ import { atFirst } from "../quantity";
 import { ruleOf } from "../safety";
 import { bandEdits, milder } from "./milder";
 import type { Case, Finding, Rule } from "./types";
-import { words } from "./words";
+import { vesselWords as whose, words } from "./words";
 
 /** The figures of a vessel's product with their course over the trial. */
 function coursesOf({ trial, chamber }: Case, vessel: LoadedVessel) {
@@ -31,9 +30,6 @@ function firstWhen({ trial: { trace } }: Case, values: Float32Array, so: (value:
   const bin = values.findIndex((v) => Number.isFinite(v) && so(v));
   return bin < 0 ? null : trace.from + bin * trace.width;
 }
-
-const whose = ({ chamber }: Case, vessel: LoadedVessel): string =>
-  chamber.vessels.length > 1 ? `${atFirst(vesselName(vessel))} ${chamber.vessels.indexOf(vessel) + 1}: ` : "";
 
 const sentence = (c: Case, { label, unit }: ProductObservable, value: number, limit: ProductLimit): string => {
   const at = (v: number) => printFigure(v, unit, c.scale);

@@ -1,4 +1,7 @@
+import { vesselName } from "../chamber";
+import type { LoadedVessel } from "../model";
 import {
+  atFirst,
   printDifference,
   printDuration,
   printMoment,
@@ -25,6 +28,10 @@ export const words = ({ scale, trial, chamber, metrics }: Pick<Case, "scale" | "
   /** How long was looked at. */
   within: chamber.stages.length > 1 ? printDuration(metrics.seconds) : sayDays(trial.days),
 });
+
+/** Of several vessels which one, before what is said of it. */
+export const vesselWords = ({ chamber }: Pick<Case, "chamber">, vessel: LoadedVessel): string =>
+  chamber.vessels.length > 1 ? `${atFirst(vesselName(vessel))} ${chamber.vessels.indexOf(vessel) + 1}: ` : "";
 
 export const sayDays = (days: number): string => (days === 1 ? "1 day" : `${days} days`);
 

@@ -32,6 +32,8 @@ interface Props {
   chosen: string;
   /** px */
   total: number;
+  /** Without a trace below it: over the whole width. */
+  alone?: boolean;
   /** How a moment is written, s from the start. */
   say: (at: number) => string;
   onPick: (id: string) => void;
@@ -51,17 +53,18 @@ export const STRIP = 44;
  * The stages of a program above the trace, in its scale of time: one is picked, an end is dragged or stepped with the
  * arrow keys, what there is to do hangs below them as pegs.
  */
-export function ProgramStrip({ stages, pegs, view, chosen, total, say, onPick, onEnd }: Props) {
+export function ProgramStrip({ stages, pegs, view, chosen, total, alone = false, say, onPick, onEnd }: Props) {
   const [dragged, setDragged] = useState<{ id: string; to: number } | null>(null);
   const strip = useRef<HTMLDivElement>(null);
-  const plot = Math.max(10, total - LEFT - RIGHT);
-  const x = (t: number) => LEFT + Math.min(1, Math.max(0, (t - view.from) / (view.to - view.from))) * plot;
+  const [left, right] = alone ? [12, 12] : [LEFT, RIGHT];
+  const plot = Math.max(10, total - left - right);
+  const x = (t: number) => left + Math.min(1, Math.max(0, (t - view.from) / (view.to - view.from))) * plot;
   const step = stepOf(view);
   const timeAt = (event: PointerEvent): number => {
     const box = strip.current!.getBoundingClientRect();
     // Where text is larger the strip is drawn larger as a whole.
     const scale = box.width / total || 1;
-    return view.from + (((event.clientX - box.left) / scale - LEFT) / plot) * (view.to - view.from);
+    return view.from + (((event.clientX - box.left) / scale - left) / plot) * (view.to - view.from);
   };
   const within = ({ from }: StripStage, to: number) => Math.max(from + step, Math.round(to / step) * step);
   const onKeyDown = (stage: StripStage) => (event: KeyboardEvent) => {
@@ -82,9 +85,9 @@ export function ProgramStrip({ stages, pegs, view, chosen, total, say, onPick, o
     <div ref={strip} className="relative" style={{ width: total, height: STRIP }} role="group" aria-label="Program">
       {seen.map((stage) => {
         const to = dragged?.id === stage.id ? dragged.to : stage.to;
-        const [left, right] = [x(stage.from), x(to)];
+        const [begin, end] = [x(stage.from), x(to)];
         const here = stage.id === chosen;
-        const wide = right - left;
+        const wide = end - begin;
         const number = stages.indexOf(stage) + 1;
         return (
           <button
@@ -95,7 +98,7 @@ export function ProgramStrip({ stages, pegs, view, chosen, total, say, onPick, o
             title={`${stage.name}: ${stage.says}`}
             onClick={() => onPick(stage.id)}
             className={`absolute top-0 h-[34px] overflow-hidden border-r border-l text-left text-[13px] leading-[16px] whitespace-nowrap ${here ? "bg-base-content text-base-100 border-base-content" : "bg-base-200 border-base-content/50"}`}
-            style={{ left, width: Math.max(2, wide) }}
+            style={{ left: begin, width: Math.max(2, wide) }}
           >
             <span className="block px-1 font-semibold">
               {wide > stage.name.length * LETTER + 10 ? stage.name : wide > 16 ? number : ""}
