@@ -15,6 +15,18 @@ const bench = (station) => `/bench?c=demo-larder-cabinet&at=${station}`;
 const full = (page) => page.getByRole("button", { name: "Trial on the whole screen" }).click();
 const wide = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
+/** The usual stages, their days, and the finish that they are planned back from. */
+async function planned(page) {
+  await page.getByRole("button", { name: "Take its usual stages" }).click();
+  await page.getByLabel("Length of the trial").selectOption("14 days");
+  await page.getByLabel("It begins").fill("2026-12-04T18:30");
+  await page.getByLabel("To be ready by").fill("2026-12-20T18:00");
+  await page.getByRole("button", { name: "Plan backwards from there" }).click();
+  const found = page.getByRole("region", { name: "The plan" });
+  await found.waitFor({ timeout: 90_000 });
+  await found.getByRole("button", { name: "Begin then" }).click();
+  await page.getByLabel("To be ready by").scrollIntoViewIfNeeded();
+}
 const pictures = [
   ["shelf", "/", wide, "light"],
   ["new-chamber", "/new", wide, "light"],
@@ -25,12 +37,12 @@ const pictures = [
   ["bench-settings", bench("settings"), wide, "light"],
   ["trial-full", "/bench?c=demo-mash-kettle&at=settings", wide, "light", full],
   ["card", "/card?c=demo-larder-cabinet", wide, "light"],
-  ["preferences", "/preferences", wide, "light"],
   ["shelf-cellar", "/", wide, "dark"],
   ["phone-shelf", "/", phone, "light"],
   ["phone-settings", bench("settings"), phone, "light"],
   ["phone-trial-cellar", bench("settings"), phone, "dark", full],
-  ["bench-smokehouse", "/bench?c=demo-smokehouse&at=heat", wide, "light"],
+  ["programs", "/programs", wide, "light"],
+  ["program-cellar", "/bench?c=demo-larder-cabinet&at=job", { width: 1280, height: 1100 }, "dark", planned],
   [
     "compare",
     "/compare?c=demo-larder-cabinet&c=demo-curing-cabinet&c=demo-picnic-box",

@@ -74,7 +74,7 @@ export function TaskFields({ stage }: { stage: Named<Stage> }) {
                 )
               }
             >
-              <X size={16} aria-hidden /> <span className="sr-only">Take out: {task.name}</span>
+              <X size={16} aria-hidden /> Take it out<span className="sr-only">: {task.name}</span>
             </button>
           </li>
         ))}

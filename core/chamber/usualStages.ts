@@ -60,7 +60,13 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
     { name: "Lager", band: [1, 3], lasts: 21 * DAY },
   ],
   farmhouse: [
-    { name: "Ferment", band: [22, 25], until: ["progress", "atLeast", 0.8], latest: 10 * DAY },
+    {
+      name: "Ferment",
+      band: [22, 25],
+      until: ["progress", "atLeast", 0.8],
+      latest: 10 * DAY,
+      tasks: [["Take a gravity", "beginning", 2 * DAY, DAY]],
+    },
     {
       name: "Finish",
       band: [24, 27],
