@@ -1,5 +1,5 @@
 import type { Edit, Named, Program, Stage, StageEnd } from "../model";
-import { kelvins } from "../quantity";
+import { celsius, kelvins } from "../quantity";
 import { localSeconds } from "./attendance";
 
 /** A moment as seconds since 1970 as if it stood in UTC, written as the local moment that it is; to the minute. */
@@ -30,6 +30,18 @@ export function endsAt(
   if (ends.length === 0) return [put([{ kind: "after", seconds }])];
   return [{ section: "stage", field: "latest", id, value: seconds }];
 }
+
+/** Edits that give a stage another band, °C; what is typed into its units is worked out anew. */
+export const bandEdits = (controllers: readonly { id: string }[], stage: string, low: number, high: number): Edit[] => [
+  { section: "stage", field: "low", id: stage, value: celsius(low) },
+  { section: "stage", field: "high", id: stage, value: celsius(high) },
+  { section: "stage", field: "target", id: stage, value: undefined },
+  ...controllers.flatMap(({ id }): Edit[] => [
+    { section: "settings", field: "setpoint", id, stage, value: undefined },
+    { section: "settings", field: "heatingDifferential", id, stage, value: undefined },
+    { section: "settings", field: "coolingDifferential", id, stage, value: undefined },
+  ]),
+];
 
 /**
  * Edits by which the way to a stage is gone in as few steps as its band allows: each as high as the band, so that the

@@ -1,5 +1,5 @@
 import { applyEdits, type ChamberRecord, type Edit } from "../model";
-import { celsius } from "../quantity";
+import { bandEdits } from "../program";
 import { doneAt, lateDeviations, planOf, slower, trialOf, trialSteps, type Plan, type Trial } from "../trial";
 
 /** Honey is not held warmer (Codex keeps to HMF; 50 °C is common practice), nor cooler than it dissolves at, °C. */
@@ -18,21 +18,6 @@ export type Gentlest =
       costs: { label: string; start: number; end: number; unit: string }[];
     }
   | { ok: false; problem: string };
-
-/** Edits for a first stage held at a band; what is typed into its units is worked out anew. */
-function heldAt(record: ChamberRecord, low: number, high: number): Edit[] {
-  const { id } = record.stages[0]!;
-  return [
-    { section: "stage", field: "low", id, value: celsius(low) },
-    { section: "stage", field: "high", id, value: celsius(high) },
-    { section: "stage", field: "target", id, value: undefined },
-    ...record.controllers.flatMap(({ id: unit }): Edit[] => [
-      { section: "settings", field: "setpoint", id: unit, stage: id, value: undefined },
-      { section: "settings", field: "heatingDifferential", id: unit, stage: id, value: undefined },
-      { section: "settings", field: "coolingDifferential", id: unit, stage: id, value: undefined },
-    ]),
-  ];
-}
 
 function* run(
   plan: Plan,
@@ -61,7 +46,7 @@ export function* gentlest(record: ChamberRecord, within: number): Generator<unde
   if (chamber.stages.every((s) => s.ends.length === 0))
     return { ok: false, problem: "It has one stage that never ends. Take its usual stages first." };
   function* lateAt(middle: number): Generator<undefined, { plan: Plan; edits: Edit[]; done: number | null }> {
-    const edits = heldAt(record, middle - wide / 2, middle + wide / 2);
+    const edits = bandEdits(record.controllers, record.stages[0]!.id, middle - wide / 2, middle + wide / 2);
     const plan = planOf(applyEdits(record, edits));
     const { done } = yield* run(plan, deviations, days);
     return { plan, edits, done };

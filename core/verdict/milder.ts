@@ -1,23 +1,7 @@
-import type { Edit, LoadedVessel } from "../model";
-import { celsius } from "../quantity";
+import type { LoadedVessel } from "../model";
+import { bandEdits } from "../program";
 import type { Case, Remedy } from "./types";
 import { words } from "./words";
-
-type Where = Pick<Case, "chamber">;
-
-/** Edits that give a stage another band, °C; what is typed into its units is theirs to work out anew. */
-export function bandEdits({ chamber }: Where, { id }: { id: string }, low: number, high: number): Edit[] {
-  return [
-    { section: "stage", field: "low", id, value: celsius(low) },
-    { section: "stage", field: "high", id, value: celsius(high) },
-    { section: "stage", field: "target", id, value: undefined },
-    ...chamber.controllers.flatMap(({ id: controller }): Edit[] => [
-      { section: "settings", field: "setpoint", id: controller, stage: id, value: undefined },
-      { section: "settings", field: "heatingDifferential", id: controller, stage: id, value: undefined },
-      { section: "settings", field: "coolingDifferential", id: controller, stage: id, value: undefined },
-    ]),
-  ];
-}
 
 /** By how much a band is moved to keep a limit, K. */
 const SHIFTS: Partial<Record<LoadedVessel["product"]["kind"], readonly number[]>> = {
@@ -34,7 +18,11 @@ export function milder(c: Case, { id, product }: LoadedVessel, moment: number): 
   const { at } = words(c);
   const shifted = (SHIFTS[product.kind] ?? []).map((by): Remedy => {
     const [low, high] = [stage.low + by, stage.high + by];
-    return { id: `band${by}`, label: `Hold it at ${at(low)} to ${at(high)}`, edits: bandEdits(c, stage, low, high) };
+    return {
+      id: `band${by}`,
+      label: `Hold it at ${at(low)} to ${at(high)}`,
+      edits: bandEdits(chamber.controllers, stage.id, low, high),
+    };
   });
   if (product.kind === "bath")
     shifted.push({

@@ -11,7 +11,8 @@ import {
 } from "../product";
 import { atFirst } from "../quantity";
 import { ruleOf } from "../safety";
-import { bandEdits, milder } from "./milder";
+import { bandEdits } from "../program";
+import { milder } from "./milder";
 import type { Case, Finding, Rule } from "./types";
 import { vesselWords as whose, words } from "./words";
 
@@ -186,7 +187,11 @@ export const tooCoolToKill: Rule = (c) =>
         text: `The core never reaches ${at(COUNTS_FROM)}. Below it nothing is counted and nothing is claimed: eat it within hours of its cooking, or hold the bath at ${at(55)} or more.`,
         moment: null,
         remedies: [
-          { id: "hold-56", label: `Hold the bath at ${at(56)} to ${at(58)}`, edits: bandEdits(c, c.stage, 56, 58) },
+          {
+            id: "hold-56",
+            label: `Hold the bath at ${at(56)} to ${at(58)}`,
+            edits: bandEdits(c.chamber.controllers, c.stage.id, 56, 58),
+          },
         ],
       },
     ];

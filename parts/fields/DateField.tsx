@@ -2,7 +2,8 @@
 
 import { useId, useState } from "react";
 import { refusalOf, type Problem } from "@/core/model";
-import { FOUND, useDraft } from "./drafts";
+import { useDraft } from "./drafts";
+import { FieldNote } from "./FieldNote";
 
 interface Props {
   label: string;
@@ -50,13 +51,7 @@ export function DateField({ label, value, hint, onCommit }: Props) {
           setProblem(null);
         }}
       />
-      <p
-        id={`${id}-note`}
-        className={problem ? "text-error text-sm font-semibold" : "quiet text-sm"}
-        role={problem ? "alert" : undefined}
-      >
-        {problem ?? (found ? FOUND : hint)}
-      </p>
+      <FieldNote id={`${id}-note`} {...{ problem, found, hint }} />
     </div>
   );
 }

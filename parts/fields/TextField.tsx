@@ -2,7 +2,8 @@
 
 import { useId, useState } from "react";
 import { refusalOf, type Problem } from "@/core/model";
-import { FOUND, useDraft } from "./drafts";
+import { useDraft } from "./drafts";
+import { FieldNote } from "./FieldNote";
 
 interface Props {
   label: string;
@@ -51,13 +52,7 @@ export function TextField({ label, value, most, onCommit, hint }: Props) {
           }
         }}
       />
-      <p
-        id={`${id}-note`}
-        className={problem ? "text-error text-sm font-semibold" : "quiet text-sm"}
-        role={problem ? "alert" : undefined}
-      >
-        {problem ?? (found ? FOUND : hint)}
-      </p>
+      <FieldNote id={`${id}-note`} {...{ problem, found, hint }} />
     </div>
   );
 }
