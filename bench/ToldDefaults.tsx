@@ -8,7 +8,7 @@ import { pool, whyLost, type TrialAnswer } from "@/workers";
 import { useActions, useChamber, usePreferences, useShownTrial } from "./context";
 import { wholeOf } from "./trial/figures";
 import { TrialFigures } from "./trial/TrialFigures";
-import { VerdictTitle } from "./VerdictView";
+import { VerdictTitle } from "./VerdictTitle";
 
 /** Where usual values have been improved since this chamber was made: what they were, what they do, and the choice. */
 export function ToldDefaults() {

@@ -3,7 +3,8 @@
 import { useState } from "react";
 import { verdictKey } from "@/core/verdict";
 import { useActions, useShownTrial } from "./context";
-import { VerdictTitle, VerdictView } from "./VerdictView";
+import { VerdictTitle } from "./VerdictTitle";
+import { VerdictView } from "./VerdictView";
 
 /** All verdicts, the worst one open. */
 export function VerdictList() {

@@ -8,7 +8,8 @@ import { heaterOf, recordWith, steadyRoom } from "@/core/testing/build";
 import { planOf, runTrial, trialOf } from "@/core/trial";
 import { judge, weigh, type Effect, type Verdict } from "@/core/verdict";
 import { ActionsContext, TrialContext, type BenchActions, type BenchTrial } from "./context";
-import { VerdictTitle, VerdictView } from "./VerdictView";
+import { VerdictTitle } from "./VerdictTitle";
+import { VerdictView } from "./VerdictView";
 
 /** A real chamber that goes wrong: differentials far wider than its band. */
 const record = recordWith(

@@ -1,9 +1,8 @@
 "use client";
 
-import { Check, CircleAlert, Info, OctagonAlert } from "lucide-react";
 import dynamic from "next/dynamic";
 import { midSentence } from "@/core/quantity";
-import { excludes, verdictKey, type Effect, type Remedy, type Severity, type Verdict } from "@/core/verdict";
+import { excludes, verdictKey, type Effect, type Remedy, type Verdict } from "@/core/verdict";
 import { OwnWay } from "./OwnWay";
 import { useActions, useShownTrial } from "./context";
 
@@ -23,31 +22,6 @@ const ofSettings: readonly Verdict["id"][] = [
 ];
 const mayBeOfSettings = ({ id, severity }: Verdict): boolean =>
   (severity === "danger" || severity === "warning") && ofSettings.includes(id);
-
-const icons: Record<Severity, typeof Check> = { danger: OctagonAlert, warning: CircleAlert, note: Info, good: Check };
-const severityWords: Record<Severity, string> = {
-  danger: "Serious",
-  warning: "Warning",
-  note: "Worth knowing",
-  good: "Good",
-};
-const colors: Record<Severity, string> = {
-  danger: "text-error",
-  warning: "text-warning",
-  note: "text-info",
-  good: "text-success",
-};
-
-export function VerdictTitle({ verdict }: { verdict: Verdict }) {
-  const Icon = icons[verdict.severity];
-  return (
-    <span className="inline-flex max-w-full items-center gap-2 font-semibold">
-      <Icon size={20} className={`shrink-0 ${colors[verdict.severity]}`} aria-hidden />
-      <span className="sr-only">{severityWords[verdict.severity]}: </span>
-      <span className="min-w-0 overflow-hidden text-ellipsis">{verdict.title}</span>
-    </span>
-  );
-}
 
 /** Remedies that cannot be kept beside this one, in words. */
 function insteadOf(remedy: Remedy, useful: readonly Effect[]): string {

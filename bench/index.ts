@@ -1,6 +1,6 @@
 export * from "./BenchRoute";
 export * from "./stations";
-export { VerdictTitle } from "./VerdictView";
+export { VerdictTitle } from "./VerdictTitle";
 export * from "./Stored";
 export { hasProgram } from "./hasProgram";
 export { sayDate } from "./useMoments";

@@ -6,7 +6,7 @@ import type { Trial } from "@/core/trial";
 import { trialLengths } from "@/core/model";
 import { lengthField, setPreferences } from "@/workshop";
 import { useChamber, usePreferences, useShownTrial } from "../context";
-import { VerdictTitle } from "../VerdictView";
+import { VerdictTitle } from "../VerdictTitle";
 
 export type TrialSize = "folded" | "open" | "full";
 const lengthWords = (days: number) => (days < 1 ? `${days * 24} hours` : days === 1 ? "1 day" : `${days} days`);

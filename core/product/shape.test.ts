@@ -9,6 +9,7 @@ import {
   peakHeatOf,
   productDefaults,
   productObservable,
+  signs,
   signsOf,
   type ProductState,
 } from ".";
@@ -104,14 +105,14 @@ describe("what is seen of a product", () => {
     for (const kind of productKinds) {
       const product = productDefaults(kind);
       const model = modelOf(product);
-      const signs = model.signs ?? [];
-      for (const { figure } of signs)
+      const own = signs[kind] ?? [];
+      for (const { figure } of own)
         expect([kind, model.observables.map((o) => o.name)]).toEqual([kind, expect.arrayContaining([figure])]);
       // Each figure goes from nothing to all of it, or down from 6 to 4, in a hundred hours.
       const course = (name: string) =>
         Float32Array.from({ length: 101 }, (_, h) => (name === "pH" ? 6 - h / 50 : name === "steady" ? h : h / 100));
       const seen = signsOf(product, course, { from: 0, width: 3600 });
-      expect(seen).toHaveLength(signs.length);
+      expect(seen).toHaveLength(own.length);
       expect(signsOf(product, () => undefined, { from: 0, width: 3600 })).toEqual([]);
     }
   });

@@ -73,15 +73,6 @@ export type ReadingName = "gravity" | "pH" | "weight" | "core" | "iodine" | "loo
  * One product model: what it starts from, how it moves, what can be seen of it. Every folder of core/product is one of
  * this shape; the state machine is (state, temperatures, span) → watts, the same in a trial, a run and a test.
  */
-/** What a person sees of a product once a figure has come so far: likely, and no measurement. */
-export interface Sign {
-  figure: string;
-  /** From this value on, upwards or downwards. */
-  from: number;
-  side: "atLeast" | "atMost";
-  says: string;
-}
-
 export interface ProductModel {
   kinds: readonly ProductKind[];
   /** How long a trial may hold its heat and its drying before it moves it on, s: a minute where it says nothing. */
@@ -109,6 +100,4 @@ export interface ProductModel {
   range: (product: Product) => { low: Temperature; high: Temperature } | null;
   hazards: (product: Product) => Hazard[];
   readings: readonly ReadingName[];
-  /** In the order in which they come. Common practice, no source. */
-  signs?: readonly Sign[];
 }

@@ -64,12 +64,6 @@ export const beer: ProductModel = {
   range: ({ packetLow, packetHigh }) => ({ low: packetLow, high: packetHigh }),
   hazards: (product) => [{ id: "freezes", at: beerFreezesAt(product), within: 1 }],
   readings: ["gravity"],
-  signs: [
-    { figure: "progress", from: 0.03, side: "atLeast", says: "foam comes up, the airlock works" },
-    { figure: "progress", from: 0.35, side: "atLeast", says: "at its height: it gives off most heat" },
-    { figure: "progress", from: 0.85, side: "atLeast", says: "the foam falls back, it slows down" },
-    { figure: "steady", from: 24, side: "atLeast", says: "two equal gravities a day apart: done" },
-  ],
 };
 
 /** Beer in a keg or in bottles: it works no more, and freezes where its alcohol lets it. */

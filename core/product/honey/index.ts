@@ -118,9 +118,4 @@ export const honey: ProductModel = {
   range: () => null,
   hazards: () => [{ id: "freezes", at: celsius(-40), within: 5 }],
   readings: ["look"],
-  signs: [
-    { figure: "clear", from: 0.5, side: "atLeast", says: "it runs at the wall; the middle is still set" },
-    { figure: "clear", from: 0.9, side: "atLeast", says: "a soft lump in clear honey: stir it now" },
-    { figure: "clear", from: 0.98, side: "atLeast", says: "clear to the eye: take it out" },
-  ],
 };

@@ -55,8 +55,4 @@ export const mash: ProductModel = {
   range: () => null,
   hazards: () => [{ id: "freezes", at: celsius(-1), within: 1 }],
   readings: ["iodine", "gravity"],
-  signs: [
-    { figure: "converted", from: 0.5, side: "atLeast", says: "it turns thin and sweet" },
-    { figure: "converted", from: CONVERTED, side: "atLeast", says: "iodine should stay yellow: the test decides" },
-  ],
 };

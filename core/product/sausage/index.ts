@@ -106,11 +106,6 @@ export const sausage: ProductModel = {
   range: ({ packetLow, packetHigh }) => ({ low: packetLow, high: packetHigh }),
   hazards: () => [{ id: "freezes", at: celsius(-2), within: 1 }],
   readings: ["pH", "weight"],
-  signs: [
-    { figure: "pH", from: 5.3, side: "atMost", says: "firm to the touch, a sour smell; measure the pH" },
-    { figure: "loss", from: 0.1, side: "atLeast", says: "the casing wrinkles" },
-    { figure: "loss", from: 0.3, side: "atLeast", says: "firm all through; a soft middle means a hard rim" },
-  ],
 };
 
 /** Whole muscle: salt evens out in the cold before anything dries; degree-hours say nothing about it. */

@@ -87,16 +87,4 @@ export const tempeh: ProductModel = {
   range: ({ packetLow, packetHigh }: Product) => ({ low: packetLow, high: packetHigh }),
   hazards: () => [{ id: "freezes", at: celsius(-1), within: 1 }],
   readings: ["look", "core"],
-  signs: [
-    { figure: "cake", from: 0.05, side: "atLeast", says: "first white threads, a fresh smell of mushrooms" },
-    {
-      figure: "cake",
-      from: 0.3,
-      side: "atLeast",
-      says: "white all over, it warms itself: heating must become cooling",
-    },
-    { figure: "cake", from: 0.8, side: "atLeast", says: "a firm cake that can be lifted at a corner" },
-    { figure: "past", from: 0.1, side: "atLeast", says: "grey and black spots: ripe spores, harmless" },
-    { figure: "past", from: 0.25, side: "atLeast", says: "soft, a smell of ammonia: past its best" },
-  ],
 };
