@@ -20,13 +20,12 @@ export const NINE_OF_TEN = 1.645;
 
 /**
  * A product whose course is slower than usual by so many standard deviations (below 0: quicker): its span is taken as
- * the middle nine of ten of a spread that is normal in the logarithm. One that has no span is as it is.
+ * the middle nine of ten of a spread around the usual that is normal in the logarithm to either side. One that has no span is as it is.
  */
 export function slower(product: Product, deviations: number): Product {
   const span = spanOf(product);
   if (!span) return product;
-  const [slow, fast] = [Math.log(span.slow), Math.log(span.fast)];
-  const share = Math.exp((slow + fast) / 2 + (((slow - fast) / 2) * deviations) / NINE_OF_TEN);
+  const share = (deviations > 0 ? span.slow : span.fast) ** (Math.abs(deviations) / NINE_OF_TEN);
   return { ...product, [span.field]: product[span.field] * share };
 }
 
