@@ -221,6 +221,10 @@ test("the library: a program is copied, named, put into a chamber, and comes bac
   await own.getByLabel(/More about/).click();
   await page.getByRole("button", { name: "Take it out of the library" }).click();
   await expect(own.getByRole("heading", { level: 3 })).toHaveCount(0);
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(own.getByRole("heading", { name: "Rye, twice" })).toBeVisible();
+  await own.getByLabel(/More about/).click();
+  await page.getByRole("button", { name: "Take it out of the library" }).click();
   await page.getByLabel("A file of programs").setInputFiles(file("nothing.json", "[]"));
   await expect(page.getByRole("status").filter({ hasText: "no file of programs" })).toBeVisible();
   await page.getByLabel("A file of programs").setInputFiles(file("mine.json", text));

@@ -13,7 +13,11 @@ export function Notices() {
   const [conflict] = conflicts;
   const mine = conflict ? records[conflict.id] : undefined;
   const name =
-    mine?.kind === "chamber" ? mine.name : mine?.kind === "preferences" ? "One of your preferences" : "This record";
+    mine?.kind === "chamber" || mine?.kind === "program"
+      ? mine.name
+      : mine?.kind === "preferences"
+        ? "One of your preferences"
+        : "This record";
   return (
     <div className="print:hidden">
       {save === "failed" && (

@@ -8,6 +8,7 @@ import { download, FileKey } from "@/parts/common";
 import { keepPrograms, programsIn, useWorkshop } from "@/workshop";
 import { OwnProgram, UsualProgram } from "./ProgramEntry";
 import { RoomHead } from "./RoomHead";
+import { UndoKey } from "./UndoKey";
 
 /** So many refusals are told one by one. */
 const SHOWN = 20;
@@ -65,6 +66,7 @@ export function Programs() {
         )}
       </RoomHead>
       <main className="mx-auto grid max-w-5xl gap-6 px-4 py-6">
+        <UndoKey />
         <p className="max-w-prose">
           A program is what a product goes through: stage after stage, each with its band and what ends it. A chamber
           takes a copy, which is its own from then on: what you change here changes no chamber.

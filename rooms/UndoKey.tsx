@@ -3,7 +3,7 @@
 import { Undo2 } from "lucide-react";
 import { lastStep, undo, useWorkshop } from "@/workshop";
 
-/** Takes back what was done last on the Shelf, and says what that is. */
+/** Takes back what was done last in this room, and says what that is. */
 export function UndoKey() {
   const step = useWorkshop(lastStep);
   // The demo that came by itself is no step of anybody's.
