@@ -13,6 +13,8 @@ import {
 } from "../chamber";
 import { applyEdits, publishedProgramSchema, type Edit, type ProgramContents } from "../model";
 import { celsius } from "../quantity";
+import { blows, notFinite, struck } from "../testing/mutate";
+import { planOf } from "../trial";
 import { readPrograms, writePrograms } from ".";
 
 const usual = usualPrograms().map((p) => p.contents);
@@ -110,5 +112,31 @@ describe("programs as a file", () => {
   ])("says what is wrong with %s", (text, says) => {
     const read = readPrograms(text);
     expect(read.ok ? "" : read.problem).toMatch(says);
+  });
+  it("of 300 damaged ones each is refused by name, or stands in a chamber whose numbers are finite", () => {
+    let taken = 0;
+    fc.assert(
+      fc.property(fc.constantFrom(...usual), blows, (program, all) => {
+        const bad = struck(program, all) as ProgramContents;
+        const read = readPrograms(JSON.stringify({ format: "gentle-crock-programs", version: 1, programs: [bad] }));
+        if (!read.ok) throw new Error(read.problem);
+        const [whole] = read.value.programs;
+        if (!whole) {
+          expect(read.value.refused).toHaveLength(1);
+          return;
+        }
+        const kind: Edit = { section: "product", field: "kind", value: whole.product };
+        const tried = tryChange(applyEdits(fresh, [kind]), takeProgram(whole, { id: "p", revision: 0 }));
+        if (!tried.ok) {
+          expect(tried.problem).not.toBe("");
+          return;
+        }
+        taken++;
+        const { stages } = planOf(tried.value);
+        expect(notFinite(stages.map((st) => st.controls.map((c) => [c.settings, c.switching])))).toEqual([]);
+      }),
+      { numRuns: 300, seed: 20_261_127 },
+    );
+    expect(taken).toBeGreaterThan(0);
   });
 });
