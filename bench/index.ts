@@ -3,4 +3,4 @@ export * from "./stations";
 export { VerdictTitle } from "./VerdictTitle";
 export * from "./Stored";
 export { hasProgram } from "./hasProgram";
-export { sayDate } from "./useMoments";
+export { momentsOf } from "./useMoments";

@@ -16,11 +16,14 @@ const dates = new Intl.DateTimeFormat(undefined, {
 /** A local moment, s since 1970 as if it stood in UTC, as the reader's language writes it. */
 export const sayDate = (seconds: number): string => dates.format(seconds * 1000);
 
+/** The same of a program that begins at a local moment (empty: unknown), or at an hour of some day. */
+export function momentsOf(startsAt: string, startHour: number): (at: number) => string {
+  const begins = startsAt ? localSeconds(startsAt) : null;
+  return (at) => (begins === null ? printMoment(at, startHour) : sayDate(begins + at));
+}
+
 /** How a moment of a trial is written: by its date once a beginning is known, by day and hour before. */
 export function useMoments({ startHour }: Pick<Trial, "startHour">): (at: number) => string {
   const { startsAt } = useChamber().chamber.program;
-  return useMemo(() => {
-    const begins = startsAt ? localSeconds(startsAt) : null;
-    return (at: number) => (begins === null ? printMoment(at, startHour) : sayDate(begins + at));
-  }, [startsAt, startHour]);
+  return useMemo(() => momentsOf(startsAt, startHour), [startsAt, startHour]);
 }

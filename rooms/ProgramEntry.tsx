@@ -215,13 +215,24 @@ function CopyNote({
   contents: ProgramContents;
 }) {
   const now = useMemo(() => describe(chamber), [chamber]);
+  const older = now.program.copyOfRevision < program.revision;
   const differs = useMemo(() => differsFrom(now, contents), [now, contents]);
   if (differs.length === 0) return <p className="quiet">{chamber.name} has it as it is here.</p>;
   return (
     <div className="grid gap-1">
       <p className="quiet">
-        {chamber.name} has a copy that differs: {differs.join(", ")}.
+        {chamber.name} has {older ? "a copy of an earlier state, which differs" : "a copy that was changed there"}:{" "}
+        {differs.join(", ")}.
       </p>
+      {older && (
+        <button
+          type="button"
+          className="key"
+          onClick={() => changeChamber(chamber.id, takeProgram(contents, program), `program ${program.name}`)}
+        >
+          Give it the present stages<span className="sr-only">: {chamber.name}</span>
+        </button>
+      )}
       <button
         type="button"
         className="key"

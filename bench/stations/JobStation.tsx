@@ -4,7 +4,7 @@ import dynamic from "next/dynamic";
 import { useState } from "react";
 import { productKinds, refusalOf } from "@/core/model";
 import { attenuation, fermentationHeat, ferments, modelOf, peakHeatOf, productLabels } from "@/core/product";
-import { measures, printMeasure, printNumber } from "@/core/quantity";
+import { inDegrees, measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt, rulesFor } from "@/core/safety";
 import { Cautions, Fold } from "@/parts/common";
 import { Select, temperatureKind } from "@/parts/fields";
@@ -122,7 +122,10 @@ export function JobStation() {
       <Cautions
         cautions={[
           ...cautionsAt("job").filter((c) => works || c.id !== "carbon-dioxide"),
-          ...rulesFor(...chamber.vessels.map((v) => v.product.kind)),
+          ...rulesFor(...chamber.vessels.map((v) => v.product.kind)).map((r) => ({
+            ...r,
+            text: inDegrees(r.text, scale),
+          })),
         ]}
       />
     </>

@@ -3,7 +3,7 @@
 import type { Named, Stage } from "@/core/model";
 import { fewestSteps } from "@/core/program";
 import { differenceKind, hoursKind, percentKind } from "@/parts/fields";
-import { printDifference } from "@/core/quantity";
+import { kelvins, printDifference } from "@/core/quantity";
 import { useActions, useChamber, usePreferences } from "../context";
 import { ValueField } from "../ValueField";
 
@@ -39,7 +39,7 @@ export function WayFields({ stage }: { stage: Named<Stage> }) {
           />
           {fewer.length > 0 && (
             <button type="button" className="key px-2" onClick={() => apply(fewer, "fewest steps")}>
-              Fewest steps that the band allows: {printDifference((stage.high - stage.low) as never, scale)} each
+              Fewest steps that the band allows: {printDifference(kelvins(stage.high - stage.low), scale)} each
             </button>
           )}
         </div>

@@ -97,7 +97,7 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
           </ul>
         </section>
       )}
-      <Readings trial={trial} chamber={chamber} />
+      <Readings trial={trial} chamber={chamber} spreads={spreads} />
     </section>
   );
 }

@@ -7,7 +7,7 @@ import type { Chamber, Edit, Reading } from "@/core/model";
 import { localMoment, localSeconds } from "@/core/program";
 import { modelOf, printFigure, type ProductObservable } from "@/core/product";
 import { atFirst, printNumber } from "@/core/quantity";
-import { judgedName, readAgainst, type Trial } from "@/core/trial";
+import { judgedName, paceBy, readAgainst, type FigureSpread, type Trial } from "@/core/trial";
 import { Fold } from "@/parts/common";
 import { DateField, NumberField, plainKind, Select } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
@@ -36,7 +36,15 @@ const choicesOf = ({ vessels }: Chamber): Choice[] =>
   );
 
 /** What has been read of the products, typed beside their course; and what it says of the course. */
-export function Readings({ trial, chamber }: { trial: Trial; chamber: Chamber }) {
+export function Readings({
+  trial,
+  chamber,
+  spreads,
+}: {
+  trial: Trial;
+  chamber: Chamber;
+  spreads: readonly FigureSpread[];
+}) {
   const { record } = useChamber();
   const { change } = useActions();
   const choices = choicesOf(chamber);
@@ -104,6 +112,8 @@ export function Readings({ trial, chamber }: { trial: Trial; chamber: Chamber })
             trial={trial}
             chamber={chamber}
             choice={choices.find((c) => c.vessel === reading.vessel && c.figure.name === reading.name)!}
+            spreads={spreads}
+            newest={own.findLast((r) => r.vessel === reading.vessel)?.id === reading.id}
             scale={scale}
           />
         ))}
@@ -146,23 +156,27 @@ interface LineProps {
   trial: Trial;
   chamber: Chamber;
   choice: Choice;
+  spreads: readonly FigureSpread[];
+  /** The last reading of its vessel: the one that says at what pace it goes. */
+  newest: boolean;
   scale: "C" | "F";
 }
 
 /** One reading with what the course says, and the pace that would go through it. */
-function ReadingLine({ reading, trial, chamber, choice, scale }: LineProps) {
+function ReadingLine({ reading, trial, chamber, choice, spreads, newest, scale }: LineProps) {
   const { apply, change } = useActions();
   const say = useMoments(trial);
   const { figure } = choice;
   const print = (v: number) => printFigure(v, figure.unit, scale);
-  const against = useMemo(() => readAgainst(chamber, trial, reading), [chamber, trial, reading]);
+  const against = useMemo(() => readAgainst(chamber, trial, spreads, reading), [chamber, trial, spreads, reading]);
+  const share = useMemo(() => (newest ? paceBy(chamber, trial, reading) : null), [chamber, trial, reading, newest]);
   const { product } = chamber.vessels.find((v) => v.id === reading.vessel)!;
   const within =
     against &&
     reading.value >= Math.min(against.slow, against.fast) &&
     reading.value <= Math.max(against.slow, against.fast);
-  const pace = against?.pace ? product.pace * against.pace : null;
-  const worth = pace !== null && Math.abs(against!.pace! - 1) > SAME && pace >= 0.2 && pace <= 5;
+  const pace = share === null ? null : product.pace * share;
+  const worth = pace !== null && Math.abs(share! - 1) > SAME && pace >= 0.2 && pace <= 5;
   return (
     <li className="rule-line flex flex-wrap items-center gap-x-4 gap-y-1 border-b pb-2">
       <span className="font-semibold">{say(reading.at)}</span>

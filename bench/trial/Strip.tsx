@@ -36,7 +36,7 @@ export function Strip({ trial, view, total, alone = false }: Props) {
       }),
     [trial, chamber, scale],
   );
-  const pegs = todo.map((task) => ({ id: task.id, at: task.at, keyed: isKeying(task), says: task.stageName }));
+  const pegs = todo.map((task) => ({ id: task.id, at: task.at, keyed: isKeying(task) }));
   return (
     <ProgramStrip
       {...{ stages, pegs, view, total, say, alone }}

@@ -1,5 +1,6 @@
 import { productKinds } from "../model";
 import { modelOf, productDefaults } from "../product";
+import { inDegrees } from "../quantity";
 import { ruleOf, rulesFor, stopRules } from ".";
 
 describe("hazards and stop rules of products", () => {
@@ -32,4 +33,12 @@ describe("hazards and stop rules of products", () => {
   it("nothing claims to make food safe", () => {
     for (const { text, title } of stopRules) expect(`${title} ${text}`).not.toMatch(/\bis (now )?safe\b|guarantee/i);
   });
+});
+
+// USDA-FSIS names its cores in °F: 165, 160 and 145 (from memory).
+it("says its temperatures in the reader's scale", () => {
+  const { text } = stopRules.find((r) => r.id === "smoke-core")!;
+  expect(inDegrees(text, "C")).toMatch(/Poultry 73\.9.°C, minced 71\.1.°C, whole cuts and fish 62\.8.°C/);
+  expect(inDegrees(text, "F")).toMatch(/Poultry 165.°F, minced 160.°F, whole cuts and fish 145.°F/);
+  for (const rule of stopRules) expect(inDegrees(rule.text, "F")).not.toMatch(/[{}]|°C/);
 });

@@ -12,7 +12,7 @@ export interface StopRule {
   /** How much it weighs where that limit is passed: what can hurt people before what costs quality. */
   weighs?: "danger" | "warning";
   title: string;
-  /** One or two plain sentences. */
+  /** One or two plain sentences; temperatures are °C in braces (`inDegrees`). */
   text: string;
   source: string;
 }
@@ -71,7 +71,7 @@ export const stopRules: readonly StopRule[] = [
     figure: "diastase",
     weighs: "warning",
     title: "Its enzymes are gone",
-    text: "Below this it counts as overheated. A pail in reserve waits at 30 °C or less, not in the warm box.",
+    text: "Below this it counts as overheated. A pail in reserve waits at {30} {°} or less, not in the warm box.",
     source: "Directive 2001/110/EC",
   },
   {
@@ -88,13 +88,13 @@ export const stopRules: readonly StopRule[] = [
     weighs: "danger",
     title: "Too slowly through the warm",
     text: "Germs had hours to grow, and some leave poisons that no later heat takes away. Do not eat it.",
-    source: "FSIS: through to 54.4 °C within 6 h",
+    source: "FSIS: within 6 h",
   },
   {
     id: "bath-kept",
     kinds: ["bath"],
     title: "What is kept",
-    text: "Chill it in ice water to 21 °C within two hours and to 5 °C within six, keep it at 5 °C or below for seven days at the most. Spores are never killed by a bath.",
+    text: "Chill it in ice water to {21} {°} within two hours and to {5} {°} within six, keep it at {5} {°} or below for seven days at the most. Spores are never killed by a bath.",
     source: "Food Code 3-501.14, 3-502.12",
   },
   {
@@ -108,7 +108,7 @@ export const stopRules: readonly StopRule[] = [
     id: "smoke-core",
     kinds: ["smoke"],
     title: "By its core, not by its bark",
-    text: "Poultry 73.9 °C, minced 71.1 °C, whole cuts and fish 62.8 °C at the core, measured in the thickest place. It has to be through 4 to 54 °C within six hours: large pieces are not left overnight in a cold smoker.",
+    text: "Poultry {73.9} {°}, minced {71.1} {°}, whole cuts and fish {62.8} {°} at the core, measured in the thickest place. It has to be through {4} to {54} {°} within six hours: large pieces are not left overnight in a cold smoker.",
     source: "USDA-FSIS",
   },
   {
@@ -138,8 +138,8 @@ export const stopRules: readonly StopRule[] = [
     id: "dried-keeps",
     kinds: dried,
     title: "30 % is not yet shelf-stable",
-    text: "It keeps without cold only below a water activity of 0.85 to 0.91 with its pH, which loss of weight alone does not prove. A hard rim shuts the water in: moister air for some days.",
-    source: "9 CFR 318; common practice",
+    text: "It keeps without cold only below a water activity of 0.85, or of 0.90 where its pH is 5.3 or less: loss of weight alone proves neither. A hard rim shuts the water in: moister air for some days.",
+    source: "CFIA (from memory)",
   },
   {
     id: "mould",
@@ -152,14 +152,14 @@ export const stopRules: readonly StopRule[] = [
     id: "mash-hot",
     kinds: ["mash"],
     title: "Boiling over",
-    text: "Stay with it as it comes to the boil, lid off. Forty litres at 70 °C scald: hoses clamped, valves tried with cold water first.",
+    text: "Stay with it as it comes to the boil, lid off. Forty litres at {70} {°} scald: hoses clamped, valves tried with cold water first.",
     source: "common practice, no source",
   },
   {
     id: "own-job",
     kinds: ["hold"],
     title: "Your own job",
-    text: "Nothing is known here of what you hold: its limits and its hazards are yours to look up. Between 5 and 60 °C germs grow in nearly all food.",
+    text: "Nothing is known here of what you hold: its limits and its hazards are yours to look up. Between {5} and {60} {°} germs grow in nearly all food.",
     source: "Food Code, range of danger",
   },
 ];

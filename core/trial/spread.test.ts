@@ -4,7 +4,7 @@ import { trialOf } from "./input";
 import { planOf } from "./plan";
 import { isQuick } from "./quick";
 import { runTrial } from "./runTrial";
-import { readAgainst, readyRanges, spreadOf } from "./spread";
+import { paceBy, readAgainst, readyRanges, spreadOf } from "./spread";
 
 function tried(id: string, box: (typeof jobs)[number]["boxes"][number], days: number, ...more: Edit[]) {
   const job = jobs.find((j) => j.id === id)!;
@@ -92,16 +92,18 @@ describe("a reading against the course", () => {
     const figure = other.trial.trace.figures.find((f) => f.name === name)!.values;
     const bin = Math.floor(figure.length * (kind === "sausage" ? 0.18 : 0.3));
     const at = (bin + 0.5) * other.trial.trace.width;
-    const read = readAgainst(usual.plan.chamber, usual.trial, { vessel: "v1", name, at, value: figure[bin]! })!;
+    const reading = { vessel: "v1", name, at, value: figure[bin]! };
+    const { chamber } = usual.plan;
+    const read = readAgainst(chamber, usual.trial, spreadOf(chamber, usual.trial), reading)!;
     // Its own heat moves its temperature a little with its pace.
-    expect(Math.abs(read.pace! / pace - 1)).toBeLessThan(0.06);
+    expect(Math.abs(paceBy(chamber, usual.trial, reading)! / pace - 1)).toBeLessThan(0.06);
     expect((read.usual - figure[bin]!) * (read.slow - read.usual) * (pace - 1)).toBeGreaterThanOrEqual(0);
   });
   it("says nothing of what no pace gives, and of a moment beyond the trial", () => {
-    const { plan, trial } = tried("ale", "upright", 5);
+    const { plan, trial, spreads } = tried("ale", "upright", 5);
     const gravity = { vessel: "v1", name: "gravity", at: 3 * 86_400 };
-    expect(readAgainst(plan.chamber, trial, { ...gravity, value: 1.2 })!.pace).toBeNull();
-    expect(readAgainst(plan.chamber, trial, { ...gravity, at: 9 * 86_400, value: 1.02 })).toBeNull();
-    expect(readAgainst(plan.chamber, trial, { ...gravity, vessel: "v9", value: 1.02 })).toBeNull();
+    expect(paceBy(plan.chamber, trial, { ...gravity, value: 1.2 })).toBeNull();
+    expect(readAgainst(plan.chamber, trial, spreads, { ...gravity, at: 9 * 86_400, value: 1.02 })).toBeNull();
+    expect(readAgainst(plan.chamber, trial, spreads, { ...gravity, vessel: "v9", value: 1.02 })).toBeNull();
   });
 });

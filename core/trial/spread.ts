@@ -101,47 +101,59 @@ const PACES = { slow: 0.2, quick: 5 } as const;
 /** Nearer than this share of its span two courses are one. */
 const NEAR = 1e-3;
 
-/** What a reading says of the course that was reckoned with. */
+/** What the course says at the moment of a reading: as is usual, and at both ends of its span. */
 export interface ReadAgainst {
-  /** The figure at that moment by the usual course, and at both ends of its span. */
   usual: number;
   slow: number;
   fast: number;
-  /** How much quicker than reckoned it goes by this reading, as a share of its pace; null where no pace says it. */
-  pace: number | null;
 }
 
-/**
- * A reading against the course of its product: within its span or not, and the pace at which the course would go through
- * it. The temperatures are those of the trial.
- */
+type Read = Pick<Reading, "vessel" | "name" | "at" | "value">;
+
+/** The bin of a trial that a reading falls into; null where it lies beyond. */
+function binOf({ trace }: Course, at: number): number | null {
+  const bin = Math.floor((at - trace.from) / trace.width);
+  return bin >= 0 && bin < trace.bins ? bin : null;
+}
+
+/** A reading against the course of its product in a trial; null where the trial does not come to it. */
 export function readAgainst(
   chamber: Chamber,
   trial: Course,
-  { vessel, name, at, value }: Pick<Reading, "vessel" | "name" | "at" | "value">,
+  spreads: readonly FigureSpread[],
+  { vessel, name, at }: Read,
 ): ReadAgainst | null {
   const index = chamber.vessels.findIndex((v) => v.id === vessel);
+  const bin = binOf(trial, at);
+  const of = <T extends { index: number; name: string }>(list: readonly T[]) =>
+    list.find((f) => f.index === index && f.name === name);
+  const usual = bin === null ? undefined : of(trial.trace.figures)?.values[bin];
+  if (bin === null || usual === undefined || !Number.isFinite(usual)) return null;
+  const spread = of(spreads);
+  return { usual, slow: spread?.slow[bin] ?? usual, fast: spread?.fast[bin] ?? usual };
+}
+
+/**
+ * How much quicker than reckoned a product goes by a reading: the share of its pace at which its course, through the
+ * temperatures of the trial, passes through it; null where no pace does. A dozen courses: not for every reading.
+ */
+export function paceBy(chamber: Chamber, trial: Course, { vessel, name, at, value }: Read): number | null {
+  const index = chamber.vessels.findIndex((v) => v.id === vessel);
   const product = chamber.vessels[index]?.product;
-  const bin = Math.floor((at - trial.trace.from) / trial.trace.width);
-  if (!product || bin < 0 || bin >= trial.trace.bins) return null;
-  const span = spanOf(product);
-  const figure = (of: Product): number => through(chamber, trial, index, of).get(name)?.[bin] ?? NaN;
-  const usual = figure(product);
-  if (!Number.isFinite(usual)) return null;
-  const [slow, fast] = [NINE_OF_TEN, -NINE_OF_TEN].map((z) => figure(slower(product, z)));
-  const found = { usual, slow: slow!, fast: fast! };
-  if (span?.field !== "pace") return { ...found, pace: null };
-  const paced = (share: number) => figure({ ...product, pace: product.pace * share });
+  const bin = binOf(trial, at);
+  if (!product || bin === null || spanOf(product)?.field !== "pace") return null;
+  const paced = (share: number): number =>
+    through(chamber, trial, index, { ...product, pace: product.pace * share }).get(name)?.[bin] ?? NaN;
   let [low, high]: [number, number] = [PACES.slow, PACES.quick];
   const [first, last] = [paced(low), paced(high)];
   // A figure that does not move with the pace, or a reading beyond what any pace gives, says nothing of it.
-  if (Math.abs(last - first) < 1e-9 || (value - first) * (value - last) > 0) return { ...found, pace: null };
+  if (!(Math.abs(last - first) >= 1e-9) || (value - first) * (value - last) > 0) return null;
   while (high / low - 1 > NEAR) {
     const middle = Math.sqrt(low * high);
     if ((paced(middle) - value) * (first - value) > 0) low = middle;
     else high = middle;
   }
-  return { ...found, pace: Math.sqrt(low * high) };
+  return Math.sqrt(low * high);
 }
 
 /** When all that is wanted of each product is reached: sooner, as is usual, later. */

@@ -1,6 +1,6 @@
 import type { LoadedVessel } from "../model";
 import { modelOf, printFigure, type ProductLimit, type ProductObservable } from "../product";
-import { atFirst, printDuration, printNumber } from "../quantity";
+import { atFirst, inDegrees, printDuration, printNumber } from "../quantity";
 import { ruleOf } from "../safety";
 import type { Trial } from "../trial";
 import type { Case, Finding, Rule } from "./types";
@@ -38,7 +38,7 @@ function ofLimits(c: Case, calm: Trial, vessel: LoadedVessel, index: number): Fi
     const evidence = `What happens uses up ${percent(here - there)} of what is allowed (${figure.label}: ${at.side === "atMost" ? "at most" : "at least"} ${printFigure(at.value, figure.unit, c.scale)}, ${at.says}); ${percent(here)} is used up at the end of the trial.`;
     const rule = ruleOf(product.kind, figure.name);
     const then = passed
-      ? (rule?.text ?? "")
+      ? inDegrees(rule?.text ?? "", c.scale)
       : here >= NEAR
         ? "So near to the limit a reading or a laboratory decides, not this reckoning."
         : "The rest of the limit is left for what comes.";

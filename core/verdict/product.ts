@@ -9,7 +9,7 @@ import {
   type ProductLimit,
   type ProductObservable,
 } from "../product";
-import { atFirst } from "../quantity";
+import { atFirst, inDegrees } from "../quantity";
 import { ruleOf } from "../safety";
 import { bandEdits } from "../program";
 import { milder } from "./milder";
@@ -59,7 +59,7 @@ export const limitPassed: Rule = (c) =>
             title: `${whose(c, vessel)}${atFirst(figure.label)} past its limit`,
             text: [
               `${atFirst(sentence(c, figure, worst, limit))} It passes it on ${words(c).when(moment)}.`,
-              ruleOf(vessel.product.kind, figure.name)?.text ?? "",
+              inDegrees(ruleOf(vessel.product.kind, figure.name)?.text ?? "", c.scale),
             ]
               .join(" ")
               .trim(),

@@ -22,7 +22,6 @@ export interface StripPeg {
   at: number;
   /** Numbers are keyed in, or else something is done. */
   keyed: boolean;
-  says: string;
 }
 
 interface Props {

@@ -1,7 +1,6 @@
-import { localSeconds } from "@/core/program";
-import { printMoment, type Scale } from "@/core/quantity";
+import type { Scale } from "@/core/quantity";
 import { isKeying, todoList, type Plan, type Trial } from "@/core/trial";
-import { sayDate } from "@/bench";
+import { momentsOf } from "@/bench";
 
 interface Props {
   name: string;
@@ -15,8 +14,7 @@ export function ProgramSheet({ name, plan, trial, scale }: Props) {
   const { chamber } = plan;
   const { startsAt } = chamber.program;
   const todo = todoList(plan, trial, scale);
-  const begins = startsAt ? localSeconds(startsAt) : null;
-  const say = (at: number) => (begins === null ? printMoment(at, trial.startHour) : sayDate(begins + at));
+  const say = momentsOf(startsAt, trial.startHour);
   const missing = chamber.stages.length - trial.stages.length;
   return (
     <>
@@ -58,7 +56,7 @@ export function ProgramSheet({ name, plan, trial, scale }: Props) {
       </table>
       <p className="mt-[2mm]">
         By the usual course: a reading decides, and moves what comes after it.
-        {begins === null && " Days count from the beginning."}
+        {!startsAt && " Days count from the beginning."}
         {missing > 0 && ` The last ${missing === 1 ? "stage lies" : `${missing} stages lie`} beyond this trial.`}
       </p>
     </>
