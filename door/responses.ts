@@ -71,6 +71,7 @@ const metrics = z.strictObject({
   from: seconds,
   seconds,
   timeToBand: seconds.nullable().describe("s; null: it never gets there"),
+  putIn: seconds.describe("s from the beginning until it was put in; 0: it was there"),
   inBand: share,
   arrived: z.strictObject({ product: span, probe: span, air: span }).nullable(),
   arriving: span.nullable(),

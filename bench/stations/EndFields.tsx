@@ -1,6 +1,7 @@
 "use client";
 
 import type { Chamber, Named, Stage, StageEnd } from "@/core/model";
+import { waitedFor } from "@/core/chamber";
 import { modelOf } from "@/core/product";
 import { atFirst } from "@/core/quantity";
 import { judgedName } from "@/core/trial";
@@ -8,13 +9,17 @@ import { hoursKind, NumberField, Select } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { figureKind } from "../figureKind";
 
-/** What a stage can wait for: figures of the products, and their temperature. */
+/** What a stage can wait for: figures of the products, and their temperature; of several vessels of one product, of all. */
 function figuresOf(chamber: Chamber, stage: Stage) {
-  return chamber.vessels.flatMap(({ id, product }) => {
-    const whose = chamber.vessels.length > 1 ? `${judgedName(id, chamber.vessels)}: ` : "";
+  const { vessels } = chamber;
+  const alike = waitedFor(chamber).of === "vessels";
+  const whole = alike ? [{ ...vessels[0]!, id: "", of: "vessels" as const }] : [];
+  return [...whole, ...vessels.map((v) => ({ ...v, of: "vessel" as const }))].flatMap(({ id, of, product }) => {
+    const whose = of === "vessels" ? "every vessel: " : vessels.length > 1 ? `${judgedName(id, vessels)}: ` : "";
     return [
       {
         id,
+        of,
         name: "temperature",
         label: `${whose}temperature`,
         unit: "temperature" as const,
@@ -23,6 +28,7 @@ function figuresOf(chamber: Chamber, stage: Stage) {
       },
       ...modelOf(product).observables.map((o) => ({
         id,
+        of,
         name: o.name,
         label: `${whose}${o.label}`,
         unit: o.unit,
@@ -58,7 +64,7 @@ export function EndFields({ stage }: { stage: Named<Stage> }) {
       put([
         {
           kind: "reaches",
-          observable: { of: "vessel", id: f.id, name: f.name },
+          observable: { of: f.of, id: f.id, name: f.name },
           comparison: side,
           value: limit,
           heldFor: 0,

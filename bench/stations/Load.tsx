@@ -14,7 +14,7 @@ import {
 import { modelOf, productLabels } from "@/core/product";
 import { measures, printMeasure, type Temperature } from "@/core/quantity";
 import { isQuick } from "@/core/trial";
-import { measureKind, NumberField, percentKind, plainKind, Select, temperatureKind } from "@/parts/fields";
+import { hoursKind, measureKind, NumberField, percentKind, plainKind, Select, temperatureKind } from "@/parts/fields";
 import { Fold } from "@/parts/common";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
@@ -107,6 +107,15 @@ function OneLoad({ vessel, index }: { vessel: LoadedVessel; index: number }) {
           value={vessel.startTemperature}
           hint="What it has when it goes in."
         />
+        {index > 0 && (
+          <ValueField
+            at={{ section: "vessel", field: "putIn", id }}
+            label="Put in after"
+            kind={hoursKind}
+            value={vessel.putIn}
+            hint="From the beginning. 0: it is there from the beginning, as the first vessel always is."
+          />
+        )}
         <Select
           label="Wall"
           value={vessel.wall}

@@ -46,7 +46,7 @@ export function figuresOf({ metrics: m, seconds }: FiguresOf, scale: Scale, judg
     sign(w, printMeasure(Math.round(w * 10) / 10, measures.power, "metric"), signed);
   const arrived = m.timeToBand !== null;
   const rows: (Figure | null)[] = [
-    { name: "From start to the band", value: arrived ? m.timeToBand : Infinity, print: duration },
+    { name: "From start to the band", value: arrived ? m.timeToBand! - m.putIn : Infinity, print: duration },
     { name: "In the band since then", value: arrived ? m.inBand : null, print: percent },
     { name: `${judged} at its coldest`, value: m.whole.product.low, print: at },
     { name: `${judged} at its warmest`, value: m.whole.product.high, print: at },

@@ -114,6 +114,7 @@ export function filled(record: ChamberRecord): Chamber {
     count: 1,
     jacket: 0,
     startTemperature: celsius(22),
+    putIn: 0,
     evaporation: 0,
     evaporationAt: celsius(65),
   };

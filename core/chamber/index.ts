@@ -22,5 +22,6 @@ export * from "./thermal";
 export * from "./tryEdits";
 export * from "./usualStages";
 export * from "./variant";
+export * from "./vents";
 export * from "./devices";
 export * from "./heaterBodies";

@@ -68,6 +68,12 @@ const beer = (kind: ProductKind, note: string): Job => ({
   // Little cold and little heat in reserve: the air alone would be switched far too often.
   inBox: { wine: [probe("strapped")] },
 });
+/** What ferments by a course that somebody types: in the boxes that hold a cask or a large vessel. */
+const typedCourse = (kind: ProductKind, note: string): Job => ({
+  ...beer(kind, note),
+  boxes: ["upright", "chest"],
+  inBox: {},
+});
 
 /**
  * Usual jobs with their temperatures: common practice, no source, but for what docs/sources.md names. All of it can be
@@ -77,6 +83,10 @@ export const jobs: readonly Job[] = [
   beer("ale", "{17} to {22} {°}, with its own heat"),
   beer("lager", "{8} to {13} {°}, with its own heat"),
   beer("farmhouse", "{20} to {29} {°}, with its own heat"),
+  typedCourse("wine", "{16} to {22} {°} for weeks"),
+  typedCourse("cider", "{12} to {18} {°} for weeks"),
+  typedCourse("mead", "{17} to {21} {°} for weeks"),
+  typedCourse("spontaneous", "{15} to {22} {°} for months"),
   {
     id: "tempeh",
     label: "Tempeh",
@@ -135,11 +145,29 @@ export const jobs: readonly Job[] = [
     inBox: { drum: fire(4, 15), brick: fire(3, 30) },
   },
   {
+    id: "sausage",
+    label: productLabels.sausage,
+    note: "{24} to {27} {°} until it is sour, then {11} to {14} {°} for weeks",
+    boxes: ["upright", "wine"],
+    edits: [
+      ...band(23, 27, "sausage"),
+      ...load("piece", "meat", "none", 0.0008, 8),
+      start(12),
+      edit("stage", "humidity", 0.92),
+    ],
+    inBox: { upright: [edit("settings", "heatingDifferential", kelvins(1))] },
+  },
+  {
     id: "cure",
     label: "Dry curing",
     note: "{10} to {14} {°} for weeks",
     boxes: ["wine", "upright", "underCounter"],
-    edits: [...band(10, 14, "wholeMuscle"), ...load("piece", "meat", "none", 0.0093), start(15)],
+    edits: [
+      ...band(10, 14, "wholeMuscle"),
+      ...load("piece", "meat", "none", 0.0093),
+      start(15),
+      edit("stage", "humidity", 0.85),
+    ],
     inBox: { wine: [probe("core")], upright: [edit("settings", "heatingDifferential", kelvins(1.6))] },
   },
   {

@@ -14,15 +14,16 @@ import { middle } from "../quantity";
 import { describe } from "./describe";
 import { jobEdits, jobs } from "./jobs";
 import { newChamber } from "./newRecord";
-import { usualKinds, usualStages } from "./usualStages";
+import { usualKinds, usualStages, waitedFor } from "./usualStages";
 
 const typed = <T>(value: T) => ({ value, origin: "typed" as const });
 
 /** An end as the library writes it, where its one vessel has a name of its own; null where it waits for gear of a chamber. */
 function generalEnd(end: StageEnd, vessel: string): StageEnd | null {
   if (end.kind !== "reaches" || end.observable.of === "air" || end.observable.of === "room") return end;
-  if (end.observable.of !== "vessel" || end.observable.id !== vessel) return null;
-  return { ...end, observable: { ...end.observable, id: TEMPLATE_VESSEL } };
+  const { of, id, name } = end.observable;
+  if (of !== "vessels" && (of !== "vessel" || id !== vessel)) return null;
+  return { ...end, observable: { of: "vessel", id: TEMPLATE_VESSEL, name } };
 }
 
 /**
@@ -63,10 +64,10 @@ export function programOf(chamber: Chamber, name: string, note = ""): ProgramCon
 export const takeProgram =
   ({ stages }: ProgramContents, of: { id: string; revision: number }): Change =>
   (r) => {
-    const vessel = r.vessels[0]!.id;
+    const whose = waitedFor(describe(r));
     const own = (end: StageEnd): StageEnd =>
       end.kind === "reaches" && end.observable.of === "vessel"
-        ? { ...end, observable: { ...end.observable, id: vessel } }
+        ? { ...end, observable: { ...end.observable, ...whose } }
         : end;
     return {
       ...r,

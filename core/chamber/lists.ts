@@ -40,6 +40,7 @@ function forgetting(r: ChamberRecord, gone: string, isGone: (of: "vessel" | "pro
           e.observable.id !== gone ||
           e.observable.of === "air" ||
           e.observable.of === "room" ||
+          e.observable.of === "vessels" ||
           !isGone(e.observable.of),
       );
       return { ...s, stage: { ...s.stage, ends: { ...ends, value } } };
@@ -59,7 +60,10 @@ export const removeVessel =
   (r) => {
     if (r.vessels.length < 2) return r;
     const vessels = without(r.vessels, id);
-    const first = vessels[0]!.id;
+    const [head] = vessels;
+    const first = head!.id;
+    // The first is in from the beginning.
+    if (head!.vessel.putIn) vessels[0] = { ...head!, vessel: { ...head!.vessel, putIn: undefined } };
     return {
       ...r,
       ...forgetting(r, id, (of) => of === "vessel"),

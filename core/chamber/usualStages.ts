@@ -13,6 +13,8 @@ interface UsualStage {
   lasts?: number;
   rests?: number;
   latest?: number;
+  /** Relative humidity of the air, 0..1, where it matters. */
+  humidity?: number;
   /** What there is to do: from its beginning or before its end, s, and how often. */
   tasks?: readonly (readonly [name: string, from: "beginning" | "end", seconds: number, every?: number])[];
 }
@@ -116,13 +118,18 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
       band: [24, 27],
       until: ["pH", "atMost", 5.3],
       latest: 72 * HOUR,
-      tasks: [["Measure the pH", "beginning", 10 * HOUR, 6 * HOUR]],
+      humidity: 0.92,
+      tasks: [
+        ["Measure the pH", "beginning", 10 * HOUR, 6 * HOUR],
+        ["If it gets a cooked finish: now, before it dries, and into ice water after it", "end", 0],
+      ],
     },
     {
       name: "Dry",
       band: [11, 14],
       until: ["loss", "atLeast", 0.3],
       latest: 60 * DAY,
+      humidity: 0.83,
       tasks: [["Weigh, and look for hard rims", "beginning", 3 * DAY, 3 * DAY]],
     },
   ],
@@ -132,6 +139,7 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
       band: [2, 5],
       until: ["coldDays", "atLeast", 14],
       latest: 30 * DAY,
+      humidity: 0.9,
       tasks: [["Turn the pieces", "beginning", 3 * DAY, 3 * DAY]],
     },
     {
@@ -139,6 +147,7 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
       band: [11, 14],
       until: ["loss", "atLeast", 0.3],
       latest: 90 * DAY,
+      humidity: 0.85,
       tasks: [["Weigh", "beginning", 4 * DAY, 4 * DAY]],
     },
   ],
@@ -161,9 +170,16 @@ export const usualKinds = Object.keys(usual) as ProductKind[];
 
 const typed = <T>(value: T) => ({ value, origin: "typed" as const });
 
+/** Whose figures the stages of a program wait for: the first vessel's, or all that hold the same product, the slowest. */
+export const waitedFor = ({ vessels }: Pick<Chamber, "vessels">): { of: "vessel" | "vessels"; id: string } =>
+  vessels.length > 1 && vessels.every((v) => v.product.kind === vessels[0]!.product.kind)
+    ? { of: "vessels", id: "" }
+    : { of: "vessel", id: vessels[0]!.id };
+
 /** Puts the usual stages of the first vessel's product in the place of those that there are; null where it has none. */
 export function usualStages({ vessels, stages, cabinet }: Chamber): Change | null {
-  const { id, product } = vessels[0]!;
+  const { product } = vessels[0]!;
+  const whose = waitedFor({ vessels });
   const list = usual[product.kind];
   if (!list) return null;
   const [first] = stages;
@@ -171,7 +187,7 @@ export function usualStages({ vessels, stages, cabinet }: Chamber): Change | nul
   const endOf = ({ until, lasts, rests, band }: UsualStage): StageEnd[] => {
     if (lasts) return [{ kind: "after", seconds: lasts }];
     if (rests && band) {
-      const observable = { of: "vessel" as const, id, name: "temperature" };
+      const observable = { ...whose, name: "temperature" };
       // A controller that switches lets it wander: a degree below the band still counts.
       return [{ kind: "reaches", observable, comparison: "atLeast", value: band[0] - 1, heldFor: rests }];
     }
@@ -180,7 +196,7 @@ export function usualStages({ vessels, stages, cabinet }: Chamber): Change | nul
     // What a person wants of this piece stands before what is usual.
     const wanted = productObservable(product, name)?.limit?.(product);
     const own = wanted?.aim && name !== "progress" ? wanted.value : value;
-    return [{ kind: "reaches", observable: { of: "vessel", id, name }, comparison, value: own, heldFor: 0 }];
+    return [{ kind: "reaches", observable: { ...whose, name }, comparison, value: own, heldFor: 0 }];
   };
   return (r) => ({
     ...r,
@@ -193,6 +209,7 @@ export function usualStages({ vessels, stages, cabinet }: Chamber): Change | nul
         ...(air ? {} : { of: typed(first!.of) }),
         ends: typed(endOf(stage)),
         ...(stage.latest ? { latest: typed(stage.latest) } : {}),
+        ...(stage.humidity ? { humidity: typed(stage.humidity) } : {}),
         ...(stage.tasks
           ? {
               tasks: typed(

@@ -15,6 +15,8 @@ export interface Conditions {
   probes: ("place" | "air" | "room")[];
   /** How many of the loads are in. */
   loadsIn: number;
+  /** Which vessels are not in yet, in the chamber's order; those that are not named are. */
+  out: boolean[];
   /** Of each cooler that is ice: still frozen, melting (and keeping 0 °C), or become water. */
   ice: IcePhase[];
 }
@@ -25,6 +27,7 @@ export const calm = (): Conditions => ({
   stirred: false,
   probes: [],
   loadsIn: 0,
+  out: [],
   ice: [],
 });
 
@@ -58,6 +61,18 @@ export function variant(network: Network, chamber: Chamber, conditions: Conditio
   let links: Link[] = joined.map((link) => ({ ...link }));
   const { air } = network;
   if (conditions.open) nodes[air]!.toRoom += thermal.openToRoom;
+  network.shells.forEach((parts, v) => {
+    if (!conditions.out[v]) return;
+    const inside = new Set(parts.map(({ node }) => node));
+    // Wherever it is, it is there as it was filled; a probe that belongs into it hangs in the air until then.
+    const alone = links.filter((link) => inside.has(link.a) !== inside.has(link.b));
+    links = links.filter((link) => !alone.includes(link));
+    for (const { a, b } of alone) {
+      const probe = [a, b].find((node) => network.probes.includes(node));
+      if (probe === undefined || links.some((link) => link.a === probe || link.b === probe)) continue;
+      links.push({ a: probe, b: air, conductance: nodes[probe]!.capacity / HANGING });
+    }
+  });
   network.probes.forEach((probe, index) => {
     const hangs = conditions.probes[index] ?? "place";
     if (hangs === "place") return;

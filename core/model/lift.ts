@@ -156,7 +156,18 @@ const toSix = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 6 });
 /** Version 7: things to do in stages, readings, limits that somebody passes knowingly. */
 const toSeven = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 7, readings: [], ownWay: [] });
 
-export const chamberSteps: LiftSteps = { 1: toTwo, 2: toThree, 3: toFour, 4: toFive, 5: toSix, 6: toSeven };
+/** Version 8: vessels that are put in later, stages that wait for all of them. Nothing of what there was is written otherwise. */
+const toEight = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 8 });
+
+export const chamberSteps: LiftSteps = {
+  1: toTwo,
+  2: toThree,
+  3: toFour,
+  4: toFive,
+  5: toSix,
+  6: toSeven,
+  7: toEight,
+};
 export const preferencesSteps: LiftSteps = {
   1: (raw) => ({ ...raw, schemaVersion: 2, quickTrialDays: 1 }),
   2: (raw) => ({ ...raw, schemaVersion: 3 }),

@@ -16,6 +16,8 @@ export const vesselShape = {
   /** Insulation around each, m; 0 is none. */
   jacket: quantityField(0, 0.1),
   startTemperature: temperatureField(-25, 100),
+  /** It is put in so long after the beginning, s; the first is there from the beginning. */
+  putIn: quantityField(0, 200 * 86_400),
   /** Heat taken by evaporation from one, W, when its surface is at `evaporationAt` °C. */
   evaporation: quantityField(0, 2000),
   evaporationAt: temperatureField(0, 100),

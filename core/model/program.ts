@@ -6,8 +6,8 @@ import { differenceField, idField, quantityField, temperatureField } from "./fie
  * what a controller's display shows. Names beside the temperature are what products declare (core/product).
  */
 export const observable = z.strictObject({
-  of: z.enum(["air", "room", "vessel", "probe", "controller"]),
-  /** Which vessel, probe or controller; empty for air and room. */
+  of: z.enum(["air", "room", "vessel", "vessels", "probe", "controller"]),
+  /** Which vessel, probe or controller; empty for air, room, and for all vessels that have the figure: the slowest decides. */
   id: z.string().check(z.maxLength(40)),
   name: z.string().check(z.minLength(1), z.maxLength(40)),
 });

@@ -8,7 +8,7 @@ interface Broken {
 
 /** Of a record, what speaks of entries and what is spoken of. */
 interface Lists {
-  vessels: readonly { id: string }[];
+  vessels: readonly { id: string; vessel: { putIn?: { value: number } } }[];
   probes: readonly { id: string; in: string }[];
   devices: readonly ({ id: string } | { id: string; at: string | null })[];
   controllers: readonly { id: string; probes: string[]; heat: string[]; cold: string[] }[];
@@ -35,6 +35,8 @@ export function brokenReferences(record: Lists): Broken[] {
   const controllers = names("controllers");
   names("stages");
 
+  if ((record.vessels[0]?.vessel.putIn?.value ?? 0) > 0)
+    say(["vessels", 0, "vessel", "putIn"], "The first vessel is in from the beginning. Put the other one later.");
   record.probes.forEach((p, i) => {
     if (!vessels.has(p.in)) say(["probes", i, "in"], `There is no vessel \u201c${p.in}\u201d for it to sit in.`);
   });
@@ -61,7 +63,9 @@ export function brokenReferences(record: Lists): Broken[] {
     s.stage.ends?.value.forEach((end, k) => {
       if (end.kind !== "reaches") return;
       const { of, id } = end.observable;
-      const known = { air: null, room: null, vessel: vessels, probe: probes, controller: controllers }[of];
+      const known = { air: null, room: null, vessels: null, vessel: vessels, probe: probes, controller: controllers }[
+        of
+      ];
       if (known && !known.has(id))
         say(["stages", i, "stage", "ends", k], `There is no ${of} \u201c${id}\u201d to look at.`);
     });

@@ -3,6 +3,9 @@ import type { Vessel } from "../model";
 /** Saturation pressure of water vapour over a surface, relative: Magnus, 17.62·T/(243.12 + T) (WMO, value from memory). */
 const vapour = (t: number): number => Math.exp((17.62 * t) / (243.12 + t));
 
+/** Saturation pressure of water, Pa: the same, good to two per cent up to 100 °C. */
+export const saturation = (t: number): number => 611.2 * vapour(t);
+
 /** The air that takes the vapour: its temperature, °C, and its relative humidity. */
 export interface Around {
   air: number;

@@ -1,4 +1,3 @@
-export { COME_UP } from "./bath";
 export * from "./beer";
 export * from "./cardinal";
 export * from "./evaporation";
@@ -10,5 +9,5 @@ export * from "./piece";
 export * from "./sausage";
 export * from "./shape";
 export * from "./signs";
+export { COUNTED_FROM } from "./smoke";
 export * from "./words";
-export { saturation } from "./smoke";

@@ -36,8 +36,8 @@ export interface ProgramState {
   finishedAt: number;
 }
 
-/** Reads what an end waits for. */
-export type Look = (what: Observable) => number;
+/** Reads what an end waits for: of several the least where it has to be at least so much, the most otherwise. */
+export type Look = (what: Observable, least: boolean) => number;
 
 export const startProgram = ({ stages }: ProgramPlan): ProgramState => ({
   stage: 0,
@@ -123,8 +123,9 @@ export function watch(plan: ProgramPlan, state: ProgramState, look: Look, now: n
   for (let i = 0; i < ends.length; i++) {
     const end = ends[i]!;
     if (end.kind !== "reaches") continue;
-    const value = look(end.observable);
-    const so = end.comparison === "atLeast" ? value >= end.value : value <= end.value;
+    const least = end.comparison === "atLeast";
+    const value = look(end.observable, least);
+    const so = least ? value >= end.value : value <= end.value;
     if (!so) {
       state.heldSince[i] = -1;
       continue;

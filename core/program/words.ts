@@ -18,10 +18,18 @@ export const controllerName = ({ controllers }: Pick<Chamber, "controllers">, id
   return controllers[at]?.unit.name || (controllers.length > 1 ? `unit ${at + 1}` : "the unit");
 };
 
+/** A figure that any of the vessels has. */
+const figureOf = ({ vessels }: Chamber, name: string) =>
+  vessels.flatMap(({ product }) => modelOf(product).observables).find((o) => o.name === name);
+
 function sayObserved({ of, id, name }: Observable, chamber: Chamber): string {
   if (of === "air" || of === "room") return `the ${of}`;
   if (of === "probe") return `probe ${chamber.probes.findIndex((p) => p.id === id) + 1}`;
   if (of === "controller") return `the display of ${controllerName(chamber, id)}`;
+  if (of === "vessels") {
+    const label = figureOf(chamber, name)?.label;
+    return label ? `the ${label} of every vessel` : "every vessel";
+  }
   const vessel = chamber.vessels.find((v) => v.id === id);
   const known = vessel && modelOf(vessel.product).observables.find((o) => o.name === name);
   if (!known) return vesselName(chamber, id);
@@ -31,7 +39,10 @@ function sayObserved({ of, id, name }: Observable, chamber: Chamber): string {
 function sayValue({ of, id, name }: Observable, value: number, chamber: Chamber, scale: Scale): string {
   if (name === "temperature") return printTemperature(celsius(value), scale);
   const vessel = of === "vessel" ? chamber.vessels.find((v) => v.id === id) : undefined;
-  const known = vessel && modelOf(vessel.product).observables.find((o) => o.name === name);
+  const known =
+    of === "vessels"
+      ? figureOf(chamber, name)
+      : vessel && modelOf(vessel.product).observables.find((o) => o.name === name);
   return known ? printFigure(value, known.unit, scale) : printNumber(value, 0.001);
 }
 

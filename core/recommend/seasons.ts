@@ -46,6 +46,7 @@ function under(chamber: Chamber, stage: Named<Stage>, name: SeasonName, room: Te
       vessels: chamber.vessels.map((v) => ({
         ...v,
         startTemperature: targetOf(v),
+        putIn: 0,
         product: { ...v.product, kind: "hold", heatCurve: curve(ownOf(v)) },
       })),
     },

@@ -83,7 +83,7 @@ export const stopRules: readonly StopRule[] = [
   },
   {
     id: "comeUp",
-    kinds: ["bath"],
+    kinds: ["bath", "smoke"],
     figure: "comeUp",
     weighs: "danger",
     title: "Too slowly through the warm",
@@ -108,7 +108,7 @@ export const stopRules: readonly StopRule[] = [
     id: "smoke-core",
     kinds: ["smoke"],
     title: "By its core, not by its bark",
-    text: "Poultry {73.9} {°}, minced {71.1} {°}, whole cuts and fish {62.8} {°} at the core, measured in the thickest place. It has to be through {4} to {54} {°} within six hours: large pieces are not left overnight in a cold smoker.",
+    text: "Poultry {73.9} {°}, minced {71.1} {°}, whole cuts and fish {62.8} {°} at the core, measured in the thickest place. Large pieces are not left overnight in a cold smoker.",
     source: "USDA-FSIS",
   },
   {
@@ -128,6 +128,15 @@ export const stopRules: readonly StopRule[] = [
     source: "Good Manufacturing Practices for Fermented Dry and Semi-Dry Sausage Products, degree-hours",
   },
   {
+    id: "hard-rim",
+    kinds: dried,
+    figure: "rim",
+    weighs: "warning",
+    title: "A hard rim",
+    text: "Air that is too dry or moves too much dries the surface faster than water comes from within: the rim hardens and shuts the water in, where germs go on. Moister air at first, no fan on it; a hard rim softens in very moist air for some days.",
+    source: "balance of water at the surface, an estimate",
+  },
+  {
     id: "cure",
     kinds: dried,
     title: "Curing salt",
@@ -138,7 +147,7 @@ export const stopRules: readonly StopRule[] = [
     id: "dried-keeps",
     kinds: dried,
     title: "30 % is not yet shelf-stable",
-    text: "It keeps without cold only below a water activity of 0.85, or of 0.90 where its pH is 5.3 or less: loss of weight alone proves neither. A hard rim shuts the water in: moister air for some days.",
+    text: "It keeps without cold only below a water activity of 0.85, or of 0.90 where its pH is 5.3 or less: loss of weight alone proves neither.",
     source: "CFIA (from memory)",
   },
   {

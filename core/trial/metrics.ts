@@ -48,6 +48,8 @@ export interface Metrics {
   seconds: number;
   /** Seconds from the beginning to its first moment in its band; null if it never gets there. */
   timeToBand: number | null;
+  /** Seconds from the beginning until it was put in; 0: it was there. */
+  putIn: number;
   /** Share of the time since then that it was in its band. */
   inBand: number;
   /** From arrival on, with what follows the arrival itself. */
@@ -175,6 +177,7 @@ function metricsFor(
     from,
     seconds,
     timeToBand: arrival ? arrival.arrivedAt - from : null,
+    putIn: Math.max(0, first.judged.inStep * dt - from),
     inBand: stepsArrived > 0 ? sum(["arriving", "settled"], "inBand") / stepsArrived : 0,
     arrived: arrived
       ? {
@@ -254,6 +257,9 @@ export interface StageResult {
   metrics: Metrics[];
 }
 
+/** Whether it was in at any step of its stage. */
+const wasSeen = ({ out }: JudgedTally): boolean => !out;
+
 /** The metrics of each stage that the trial came to, and those of the whole program for each thing that is judged. */
 export function metricsOf(run: Run, seen: TrialTally): { stages: StageResult[]; whole: Metrics[] } {
   const { dt, chamber } = run.input;
@@ -266,15 +272,15 @@ export function metricsOf(run: Run, seen: TrialTally): { stages: StageResult[]; 
     dueAt: stage.dueAt,
     endedBy: stage.endedBy,
     progress: stage.progress,
-    metrics: stage.judged.map((judged) => metricsFor(run, seen, [{ stage, judged }], after(s), false)),
+    metrics: stage.judged.filter(wasSeen).map((judged) => metricsFor(run, seen, [{ stage, judged }], after(s), false)),
   }));
-  const ids = [...new Set(seen.stages.flatMap((s) => s.judged.map((j) => j.judged.id)))];
+  const ids = [...new Set(seen.stages.flatMap((s) => s.judged.filter(wasSeen).map((j) => j.judged.id)))];
   const whole =
     seen.stages.length === 1
       ? stages[0]!.metrics.map((m) => ({ ...m, stage: null }))
       : ids.map((id) => {
           const parts = seen.stages.flatMap((stage) => {
-            const judged = stage.judged.find((j) => j.judged.id === id);
+            const judged = stage.judged.find((j) => j.judged.id === id && wasSeen(j));
             return judged ? [{ stage, judged }] : [];
           });
           return metricsFor(run, seen, parts, end, true);

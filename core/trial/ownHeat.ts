@@ -55,9 +55,11 @@ export function moveProducts(run: Run, span: number): boolean {
   feels.humidity = humidity;
   feels.vapour = around.humidity * saturation(around.air);
   let changed = false;
-  const seconds = state.step * input.dt + span / 2;
+  const now = state.step * input.dt;
   for (let v = 0; v < state.heat.length; v++) {
     const vessel = input.chamber.vessels[v]!;
+    if (vessel.putIn > now) continue;
+    const seconds = now - vessel.putIn + span / 2;
     const shells = network.shells[v]!;
     feels.core = state.x[network.vessels[v]!]!;
     feels.surface = state.x[shells[shells.length - 1]!.node]!;

@@ -67,6 +67,11 @@ function through(chamber: Chamber, trial: Course, index: number, product: Produc
   const steps = Math.max(1, Math.ceil(trace.width / STEP));
   const span = trace.width / steps;
   for (let i = 0; i < trace.bins; i++) {
+    // A vessel that is put in later has no course before.
+    if (trace.from + (i + 0.5) * trace.width < vessel.putIn) {
+      for (const o of model.observables) values.get(o.name)![i] = NaN;
+      continue;
+    }
     [feels.core, feels.surface] = at(i);
     for (let p = 0; p < PARTS; p++) feels.parts[p] = feels.core + ((feels.surface - feels.core) * p) / (PARTS - 1);
     feels.medium = middle(trace.low.air, trace.high.air, i);
@@ -76,7 +81,7 @@ function through(chamber: Chamber, trial: Course, index: number, product: Produc
     feels.humidity = chamber.stages[stage]!.humidity || cabinet.humidity;
     feels.vapour = feels.humidity * saturation(air);
     for (let s = 0; s < steps; s++)
-      model.step(state, product, feels, trace.from + i * trace.width + (s + 0.5) * span, span, out);
+      model.step(state, product, feels, trace.from + i * trace.width + (s + 0.5) * span - vessel.putIn, span, out);
     for (const o of model.observables) values.get(o.name)![i] = o.of(state, product);
   }
   return values;

@@ -36,6 +36,8 @@ export class JudgedTally {
   /** 1 where it left by the cold end, 0 elsewhere, at each crossing: lists of one kind keep the inner loop compiled. */
   readonly byCold: (0 | 1)[] = [];
   wasIn = false;
+  /** It is not in yet. */
+  out = false;
   readonly node: number;
   /** Its band as it stands, °C. */
   low = Infinity;
@@ -43,6 +45,8 @@ export class JudgedTally {
 
   constructor(
     readonly judged: Judged,
+    /** The step from which it is there: what is put in later is not judged before. */
+    readonly inStep: number,
     /** Which of the chamber's controllers holds it. */
     readonly controller: number,
     /** Where its own line, its probe's and its display's stand among what the trace tracks. */

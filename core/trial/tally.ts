@@ -35,6 +35,8 @@ export class TrialTally implements Watcher {
   private readonly nodes: number[];
   private readonly displays: number[];
   private now!: StageTally;
+  /** The next step at which something that is judged is put in. */
+  private nextIn = Infinity;
   private end: Flows | null = null;
   private shift = 0;
   private on = 0;
@@ -104,7 +106,8 @@ export class TrialTally implements Watcher {
     const { chamber } = input;
     const judged = judgedOf(network, chamber, chamber.stages[stage]!).map((j) => {
       const controller = servingController(chamber, j);
-      return new JudgedTally(j, controller, {
+      const inStep = j.vessel < 0 ? 0 : Math.ceil(chamber.vessels[j.vessel]!.putIn / this.dt);
+      return new JudgedTally(j, inStep, controller, {
         product: this.lineOf(j.node),
         probe: this.lineOf(this.probes[controller]!),
         shown: this.displayLine(controller),
@@ -130,7 +133,17 @@ export class TrialTally implements Watcher {
       before: this.flowsBy(state),
     };
     this.stages.push(this.now);
+    this.letIn(state.step);
     this.place(state);
+  }
+
+  /** Judges from a step on what is put in at it, and looks for what comes next. */
+  private letIn(step: number): void {
+    this.nextIn = Infinity;
+    for (const tally of this.now.judged) {
+      tally.out = tally.inStep > step;
+      if (tally.out) this.nextIn = Math.min(this.nextIn, tally.inStep);
+    }
   }
 
   /** Sets the bands as they stand on the way into the stage. */
@@ -167,6 +180,11 @@ export class TrialTally implements Watcher {
       if (state.on !== this.on) this.switched(state);
       return;
     }
+    if (step >= this.nextIn) {
+      this.share();
+      this.bins.cut();
+      this.letIn(step);
+    }
     const { judged, controls } = this.now;
     let low = false;
     let high = false;
@@ -177,6 +195,7 @@ export class TrialTally implements Watcher {
     }
     for (let j = 0; j < judged.length; j++) {
       const tally = judged[j]!;
+      if (tally.out) continue;
       const product = x[tally.node]!;
       const inBand = product >= tally.low && product <= tally.high;
       if (inBand !== tally.wasIn) {
@@ -237,7 +256,8 @@ export class TrialTally implements Watcher {
       this.bins.addQuiet(state, steps, begin, end);
       begin = end;
     }
-    for (const { phase, node, wasIn } of this.now.judged) {
+    for (const { phase, node, wasIn, out } of this.now.judged) {
+      if (out) continue;
       let sum = phase.productSum;
       for (let k = 0, at = node; k < count; k++, at += stride) sum += x[at]!;
       phase.productSum = sum;
@@ -256,7 +276,9 @@ export class TrialTally implements Watcher {
     if (this.fires.length > 0 || this.ices.length > 0) return false;
     if (this.programmed && (program.stage !== this.now.stage || program.shift !== this.shift)) return false;
     if (this.programmed && (program.finishedAt >= 0 || (program.dueAt >= 0 && this.now.dueAt === null))) return false;
-    for (const { phase, arriving, settledFrom, wasIn, low, high, node } of judged) {
+    if (from + count > this.nextIn) return false;
+    for (const { phase, arriving, settledFrom, wasIn, low, high, node, out } of judged) {
+      if (out) continue;
       if (phase === arriving && (from + count - 1) * this.dt >= settledFrom) return false;
       for (let k = 0, at = node; k < count; k++, at += stride)
         if ((x[at]! >= low && x[at]! <= high) !== wasIn) return false;
@@ -294,8 +316,9 @@ export class TrialTally implements Watcher {
 
   /** What a controller holds; one that only watches is asked about everything. */
   private heldBy(controller: number): JudgedTally[] {
-    const own = this.now.judged.filter((j) => j.controller === controller);
-    return own.length > 0 ? own : this.now.judged;
+    const there = this.now.judged.filter((j) => !j.out);
+    const own = there.filter((j) => j.controller === controller);
+    return own.length > 0 ? own : there;
   }
 
   private followRunOn(time: number, x: Float64Array, at = 0): void {
@@ -344,7 +367,8 @@ export class TrialTally implements Watcher {
       range.add(low, bins.lowSteps[line]! * dt);
       range.add(high, bins.highSteps[line]! * dt);
     };
-    for (const { phase, lines } of this.now.judged) {
+    for (const { phase, lines, out } of this.now.judged) {
+      if (out) continue;
       add(phase.product, lines.product);
       add(phase.probe, lines.probe);
       add(phase.air, 2);

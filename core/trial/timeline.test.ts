@@ -36,6 +36,7 @@ describe("what holds at a moment", () => {
         stirred: false,
         probes: ["place", "place"],
         loadsIn: 0,
+        out: [],
         ice: [],
       },
       probes: [

@@ -51,6 +51,7 @@ export function changeSteps({ chamber, dt }: TrialInput): number[] {
   const moments = chamber.happenings
     .filter((h) => h.kind !== "weather")
     .flatMap((h) => [h.at, endOf(h)])
+    .concat(chamber.vessels.map((v) => v.putIn))
     .filter((t) => t > 0 && t < Infinity)
     .map((t) => Math.ceil(t / dt));
   return [...new Set(moments)].sort((a, b) => a - b);
@@ -71,6 +72,7 @@ export function situationAt({ chamber, dt }: TrialInput, step: number): Situatio
   }));
   const situation: Situation = { conditions, probes, power: true, heaters, coolers, controllers };
   conditions.probes = chamber.probes.map(() => "place");
+  if (chamber.vessels.some((v) => v.putIn > now)) conditions.out = chamber.vessels.map((v) => v.putIn > now);
   const of = <T>(list: readonly T[], named: readonly { id: string }[], which: string): T | undefined =>
     list[named.findIndex((e) => e.id === which)];
   const probe = (which: string) => of(probes, chamber.probes, which);

@@ -1,5 +1,6 @@
 import { nextAttended, stageName, taskMoments } from "../program";
 import type { Scale } from "../quantity";
+import { forewarnings, puttingIn } from "./forewarned";
 import { keyingTasks, type KeyingTask } from "./keying";
 import type { Plan } from "./planWith";
 import type { Trial } from "./runTrial";
@@ -66,7 +67,12 @@ export function handTasks({ chamber }: Plan, trial: Trial): HandTask[] {
 
 /** All of it, in the order of time. */
 export const todoList = (plan: Plan, trial: Trial, scale: Scale): Todo[] =>
-  [...keyingTasks(plan, trial, scale), ...handTasks(plan, trial)].sort((a, b) => a.at - b.at);
+  [
+    ...keyingTasks(plan, trial, scale),
+    ...puttingIn(plan, trial, scale),
+    ...handTasks(plan, trial),
+    ...forewarnings(plan, trial, scale),
+  ].sort((a, b) => a.at - b.at);
 
 /** A thing to do that stands elsewhere in time, or says other numbers, than it did. */
 export interface TodoChange {

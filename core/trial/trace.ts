@@ -118,6 +118,9 @@ export class TraceBins {
   readonly trace: Trace;
   private readonly binEnd: number[];
   private readonly layerAt: number[];
+  /** The step from which each layer, and each figure, is there: a vessel that is put in later has none before. */
+  private readonly layerIn: number[];
+  private readonly figureIn: number[];
   private readonly layerEvery: number;
   private readonly read: ((state: RunState) => number)[];
   private bin = 0;
@@ -169,6 +172,8 @@ export class TraceBins {
       Object.fromEntries(channels.map((c) => [c, line(value)])) as Record<Channel, Float32Array>;
     const layers = layerNodes(network, chamber, sources.product, sources.probe);
     this.layerAt = layers.map((l) => l.node);
+    const stepIn = (v: number) => Math.ceil(chamber.vessels[v]!.putIn / dt);
+    this.layerIn = layers.map(({ kind, index }) => (kind === "vessel" || kind === "shell" ? stepIn(index) : 0));
     this.trace = {
       bins,
       from: fromStep * dt,
@@ -183,6 +188,7 @@ export class TraceBins {
       cold: line(0),
       alarm: line(0),
     };
+    this.figureIn = this.trace.figures.map(({ index }) => stepIn(index));
     this.read = chamber.vessels.flatMap(({ product }, index) =>
       modelOf(product).observables.map(
         ({ of }) =>
@@ -296,8 +302,10 @@ export class TraceBins {
     // Room and layers move slowly: once a minute is enough for their lines.
     this.widen(4, room, step);
     const { layers, figures } = this.trace;
-    for (let f = 0; f < figures.length; f++) figures[f]!.values[this.bin] = this.read[f]!(state);
+    for (let f = 0; f < figures.length; f++)
+      if (step >= this.figureIn[f]!) figures[f]!.values[this.bin] = this.read[f]!(state);
     for (let l = 0; l < layers.length; l++) {
+      if (step < this.layerIn[l]!) continue;
       const t = x[at + this.layerAt[l]!]!;
       const { low, high } = layers[l]!;
       if (t < low[this.bin]!) low[this.bin] = t;
@@ -357,9 +365,9 @@ export class TraceBins {
   /** Closes the last bin; lines that saw nothing (no reading all through) are left empty as NaN. */
   finish(step: number): void {
     if (step > this.binStart) this.closeBin(step);
-    for (const channel of channels)
-      for (let i = 0; i < this.trace.bins; i++)
-        if (this.trace.low[channel][i]! > this.trace.high[channel][i]!)
-          this.trace.low[channel][i] = this.trace.high[channel][i] = NaN;
+    const { low, high, layers, bins } = this.trace;
+    const lines = [...channels.map((c) => ({ low: low[c], high: high[c] })), ...layers];
+    for (const line of lines)
+      for (let i = 0; i < bins; i++) if (line.low[i]! > line.high[i]!) line.low[i] = line.high[i] = NaN;
   }
 }

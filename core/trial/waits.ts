@@ -2,15 +2,15 @@ import type { Network } from "../chamber";
 import { NO_READING } from "../controller";
 import type { Chamber, Observable } from "../model";
 import { productObservable } from "../product";
-import { waitsFor } from "../program";
+import { waitsFor, type Look } from "../program";
 import { displayOf } from "./reader";
 import type { Run } from "./run";
 
 /** Reads what a stage waits for from a run's present state. */
-export function lookInto(run: Run): (what: Observable) => number {
+export function lookInto(run: Run): Look {
   const { input, network, state, rooms } = run;
   const { chamber } = input;
-  return ({ of, id, name }) => {
+  return ({ of, id, name }, least) => {
     switch (of) {
       case "air":
         return state.x[network.air]!;
@@ -23,6 +23,17 @@ export function lookInto(run: Run): (what: Observable) => number {
         const shown = state.shown[at]!;
         const { slope, zero } = displayOf(chamber.controllers[at]!.unit);
         return shown === NO_READING ? NaN : shown * slope + zero;
+      }
+      case "vessels": {
+        // The slowest decides: the one that is furthest from where all have to be.
+        const values = chamber.vessels.flatMap(({ product }, v) => {
+          if (name === "temperature") return [state.x[network.vessels[v]!]!];
+          const figure = productObservable(product, name);
+          return figure ? [figure.of(state.products[v]!, product)] : [];
+        });
+        // One that is still to come has not got anywhere.
+        if (values.length === 0 || chamber.vessels.some((v) => v.putIn > state.step * input.dt)) return NaN;
+        return least ? Math.min(...values) : Math.max(...values);
       }
       case "vessel": {
         const at = chamber.vessels.findIndex((v) => v.id === id);

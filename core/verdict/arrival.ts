@@ -61,11 +61,11 @@ const honey = ({ vessel }: Case): boolean => vessel.filling === "honey" || vesse
 
 /** It gets there, but takes more than a day. */
 export const slowArrival: Rule = (c) => {
-  const { timeToBand, from } = c.metrics;
-  if (timeToBand === null || timeToBand <= SLOW) return null;
+  const { timeToBand, from, putIn } = c.metrics;
+  if (timeToBand === null || timeToBand - putIn <= SLOW) return null;
   const { vessel } = c;
   const { at } = words(c);
-  const first = from === 0;
+  const first = from === 0 || putIn > 0;
   const wait =
     modelOf(vessel.product).range(vessel.product) === null
       ? "Allow for that, or start nearer the target."
@@ -78,7 +78,7 @@ export const slowArrival: Rule = (c) => {
     severity: honey(c) ? "note" : "warning",
     station: "job",
     title: "It takes long to get there",
-    text: `${first ? `From ${at(vessel.startTemperature)} it` : "It"} takes ${printDuration(timeToBand)} to reach the band. ${wait}`,
+    text: `${first ? `From ${at(vessel.startTemperature)} it` : "It"} takes ${printDuration(timeToBand - putIn)} to reach the band. ${wait}`,
     moment: from + timeToBand,
     remedies: first ? [startNearer(c, at)] : [],
   };

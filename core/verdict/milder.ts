@@ -24,7 +24,17 @@ export function milder(c: Case, { id, product }: LoadedVessel, moment: number): 
       edits: bandEdits(chamber.controllers, stage.id, low, high),
     };
   });
-  if (product.kind === "bath")
+  // What dries too fast at its surface wants moister air.
+  if (product.kind === "sausage" || product.kind === "wholeMuscle") {
+    const now = stage.humidity || chamber.cabinet.humidity;
+    for (const humidity of [0.82, 0.86, 0.9, 0.93].filter((h) => h > now + 0.01))
+      shifted.push({
+        id: `humidity${humidity}`,
+        label: `Keep the air at ${Math.round(humidity * 100)} % humidity`,
+        edits: [{ section: "stage", field: "humidity", id: stage.id, value: humidity }],
+      });
+  }
+  if (product.kind === "bath" || product.kind === "smoke")
     shifted.push({
       id: "thinner",
       label: "Cut it half as thick",

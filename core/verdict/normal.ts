@@ -68,7 +68,8 @@ const shortStage = ({ plan }: Judgement, { metrics }: StageResult): string[] =>
         .filter((m) => m.timeToBand !== null)
         .map((m) => {
           const name = atFirst(withArticle(judgedName(m.judged, plan.chamber.vessels)));
-          const way = m.timeToBand! < 60 ? "from the start" : `after ${printDuration(m.timeToBand!)}`;
+          const took = m.timeToBand! - m.putIn;
+          const way = took < 60 ? "from the start" : `after ${printDuration(took)}`;
           return `${name} is in its band ${way}, then ${percent(m.inBand)} of the time to its end.`;
         });
 

@@ -2,14 +2,14 @@
 
 import { useState } from "react";
 import type { LoadedVessel } from "@/core/model";
-import { boilOff, heatingTime, strikeTemperature } from "@/core/product";
+import { boilOff, heatingTime, strikeTemperature, wortChilled } from "@/core/product";
 import { celsius, measures, printDuration, printMeasure, printTemperature } from "@/core/quantity";
 import { measureKind, percentKind, plainKind, temperatureKind } from "@/parts/fields";
 import { useChamber, usePreferences } from "../../context";
 import { Sum } from "./Sum";
 import { SumField } from "./SumField";
 
-/** Strike water, heating time, and what boils off. */
+/** Strike water, heating time, what boils off, and the way down to pitching. */
 export function MashSums({ vessel }: { vessel: LoadedVessel }) {
   const { chamber } = useChamber();
   const { scale, system } = usePreferences();
@@ -90,6 +90,43 @@ export function MashSums({ vessel }: { vessel: LoadedVessel }) {
           hint="Of the power above."
         />
       </Sum>
+      <Chilling litres={litres} />
     </>
+  );
+}
+
+/** From the boil to where the culture is pitched, by a coil of cold water. */
+function Chilling({ litres }: { litres: number }) {
+  const { scale, system } = usePreferences();
+  const temperature = temperatureKind(scale);
+  const [from, setFrom] = useState(98);
+  const [to, setTo] = useState(20);
+  const [water, setWater] = useState(12);
+  const [flow, setFlow] = useState(6);
+  const [coil, setCoil] = useState(500);
+  const cold = wortChilled({ volume: litres, from, to }, { t: water, flow: flow / 60_000 }, coil);
+  const at = (t: number) => printTemperature(celsius(t), scale);
+  return (
+    <Sum
+      title="Chilled to pitching"
+      says={
+        cold.seconds === null
+          ? `Water at ${at(water)} never brings it to ${at(to)}. Colder water, ice in a second coil, or let the box do the rest.`
+          : `About ${printDuration(cold.seconds)} and ${printMeasure(cold.water, measures.volume, system)} of water for ${printMeasure(litres, measures.volume, system)}, stirred all the while. Everything that touches it below ${at(70)} has to be clean and sanitised.`
+      }
+    >
+      <SumField label="Wort as it comes" kind={temperature} value={from} onValue={setFrom} within={[1, 100]} />
+      <SumField label="Pitched at" kind={temperature} value={to} onValue={setTo} within={[0, 45]} />
+      <SumField label="Cold water" kind={temperature} value={water} onValue={setWater} within={[0, 40]} />
+      <SumField label="Its flow" kind={plainKind("L/min", 0.5)} value={flow} onValue={setFlow} within={[0.1, 60]} />
+      <SumField
+        label="What the coil passes on"
+        kind={plainKind("W/K", 50)}
+        value={coil}
+        onValue={setCoil}
+        within={[10, 5000]}
+        hint="An estimate: 8 m of 10 mm copper, stirred, some 500."
+      />
+    </Sum>
   );
 }

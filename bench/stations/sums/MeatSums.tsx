@@ -3,9 +3,21 @@
 import { useState } from "react";
 import { Plus, X } from "lucide-react";
 import type { LoadedVessel } from "@/core/model";
-import { COUNTS_ABOVE, judgeDegreeHours, nitriteFrom, NITRITE_MOST, projected } from "@/core/product";
-import { celsius, printNumber, printTemperature } from "@/core/quantity";
-import { plainKind, temperatureKind } from "@/parts/fields";
+import {
+  CHILL,
+  chilled,
+  COUNTS_ABOVE,
+  heatedThrough,
+  judgeDegreeHours,
+  lotOf,
+  MOIST_KILL,
+  nitriteFrom,
+  NITRITE_MOST,
+  projected,
+  starterDose,
+} from "@/core/product";
+import { celsius, measures, printDuration, printMeasure, printNumber, printTemperature } from "@/core/quantity";
+import { measureKind, plainKind, temperatureKind } from "@/parts/fields";
 import { usePreferences } from "../../context";
 import { Sum } from "./Sum";
 import { SumField } from "./SumField";
@@ -16,12 +28,18 @@ const days = plainKind("days", 1);
 /** A kitchen scale is right within, g. */
 const SCALE = 2;
 
-/** Nitrite of a dose, degree-hours of a typed course, and where three weights lead. */
+/** Doses, degree-hours of a typed course, a cooked finish, and where three weights lead. */
 export function MeatSums({ vessel }: { vessel: LoadedVessel }) {
   return (
     <>
       <Nitrite strength={vessel.product.cureStrength} />
-      {vessel.product.kind === "sausage" && <DegreeHours />}
+      {vessel.product.kind === "sausage" && (
+        <>
+          <Starter vessel={vessel} />
+          <DegreeHours />
+          <CookedFinish vessel={vessel} />
+        </>
+      )}
       <Weights loss={vessel.product.targetLoss} />
     </>
   );
@@ -59,6 +77,89 @@ function Nitrite({ strength }: { strength: number }) {
         onValue={setShare}
         within={[0.001, 0.1]}
       />
+    </Sum>
+  );
+}
+
+/** The culture of a packet for what there is of meat: never less than the packet asks for. */
+function Starter({ vessel }: { vessel: LoadedVessel }) {
+  const { system } = usePreferences();
+  const [meat, setMeat] = useState(lotOf(vessel).mass * vessel.count);
+  const [packet, setPacket] = useState(25);
+  const [enough, setEnough] = useState(100);
+  const dose = starterDose(meat, packet, enough);
+  return (
+    <Sum
+      title="Starter"
+      says={`${printNumber(dose, 0.1)} g for ${printMeasure(meat, measures.mass, system)}${dose > packet ? `: ${Math.ceil(dose / packet)} packets` : ""}. Stirred into clean water without chlorine, half an hour before it is mixed in. ${dose < 1 ? "So little is hardly weighed right: take a gram; more culture does no harm, less does." : "More does no harm, less does: never without a starter."} Thawed once, a packet is used up or thrown out.`}
+    >
+      <SumField
+        label="Meat and fat"
+        kind={measureKind(measures.mass, system)}
+        value={meat}
+        onValue={setMeat}
+        within={[0.05, 500]}
+      />
+      <SumField label="In a packet" kind={plainKind("g", 1)} value={packet} onValue={setPacket} within={[0.5, 1000]} />
+      <SumField
+        label="A packet is enough for"
+        kind={measureKind(measures.mass, system)}
+        value={enough}
+        onValue={setEnough}
+        within={[0.5, 5000]}
+        hint="As the packet says."
+      />
+    </Sum>
+  );
+}
+
+/** A sausage that is cooked in a bath before it is dried or eaten, and shocked cold after it. */
+function CookedFinish({ vessel: { product } }: { vessel: LoadedVessel }) {
+  const { scale, system } = usePreferences();
+  const temperature = temperatureKind(scale);
+  const [thickness, setThickness] = useState(product.thickness);
+  const [from, setFrom] = useState(15);
+  const [bath, setBath] = useState(72);
+  const piece = { shape: "roll" as const, thickness };
+  const cooked = heatedThrough(piece, from, bath);
+  const cold = chilled(piece, bath);
+  const at = (t: number) => printTemperature(celsius(t), scale);
+  const core = at(MOIST_KILL.core);
+  return (
+    <Sum
+      title="Cooked finish and cold shock"
+      says={
+        bath < MOIST_KILL.core + 1 || cooked === null ? (
+          <span className="text-error font-semibold">
+            So cool a bath never holds {core} at the core: make it at least {at(MOIST_KILL.core + 3)}.
+          </span>
+        ) : (
+          <>
+            {printDuration(cooked)} in the stirred bath until its core has been at {core} for {MOIST_KILL.minutes} min
+            (FSIS, moist heat; from memory). Then at once into ice water:{" "}
+            {cold.passes && cold.toFirst !== null ? (
+              <>
+                {printDuration(cold.toFirst)} to {at(CHILL.first)}, and the casing stays smooth.
+              </>
+            ) : (
+              <span className="text-error font-semibold">
+                it takes longer than two hours to {at(CHILL.first)}: too thick for that.
+              </span>
+            )}{" "}
+            Cook it before it dries: germs in dry meat bear far more heat. A probe in the thickest one decides.
+          </>
+        )
+      }
+    >
+      <SumField
+        label="Across the casing"
+        kind={measureKind(measures.thickness, system)}
+        value={thickness}
+        onValue={setThickness}
+        within={[0.01, 0.15]}
+      />
+      <SumField label="It goes in at" kind={temperature} value={from} onValue={setFrom} within={[0, 40]} />
+      <SumField label="The finish bath is at" kind={temperature} value={bath} onValue={setBath} within={[55, 95]} />
     </Sum>
   );
 }

@@ -1,14 +1,63 @@
 "use client";
 
 import { useState } from "react";
-import { printClock, printDuration, printNumber } from "@/core/quantity";
-import { clockKind, percentKind } from "@/parts/fields";
-import { useChamber, useShownTrial } from "../../context";
+import type { LoadedVessel } from "@/core/model";
+import { carriedOver } from "@/core/product";
+import { celsius, printClock, printDuration, printNumber, printTemperature } from "@/core/quantity";
+import { clockKind, percentKind, temperatureKind } from "@/parts/fields";
+import { useChamber, usePreferences, useShownTrial } from "../../context";
 import { Sum } from "./Sum";
 import { SumField } from "./SumField";
 
+/** What a cook asks of a fire: how much fuel, how far it is carried over. */
+export function SmokeSums({ vessel }: { vessel: LoadedVessel }) {
+  return (
+    <>
+      <Fuel />
+      <CarriedOver vessel={vessel} />
+    </>
+  );
+}
+
+/** How far the core goes on rising once it is out. */
+function CarriedOver({ vessel: { product } }: { vessel: LoadedVessel }) {
+  const { scale } = usePreferences();
+  const [core, setCore] = useState<number>(product.doneAt);
+  const [skin, setSkin] = useState<number>(Math.min(100, product.doneAt + 8));
+  const rise = carriedOver(product, core, skin);
+  const at = (t: number) => printTemperature(celsius(t), scale, 0.5);
+  return (
+    <Sum
+      title="Carried over"
+      says={
+        skin < core
+          ? "Its surface is cooler than its core: it goes on falling."
+          : rise.core - core < 0.3
+            ? `Taken out at ${at(core)} its core hardly rises any more.`
+            : `Taken out at ${at(core)} its core goes on to about ${at(rise.core)} within ${printDuration(rise.after)}, resting in a kitchen. Wrapped it rises somewhat further. An estimate.`
+      }
+    >
+      <SumField
+        label="Core as it comes out"
+        kind={temperatureKind(scale)}
+        value={core}
+        onValue={setCore}
+        within={[30, 130]}
+      />
+      <SumField
+        label="Just under its surface"
+        kind={temperatureKind(scale)}
+        value={skin}
+        onValue={setSkin}
+        within={[30, 130]}
+        hint="The trial shows it as surface."
+      />
+    </Sum>
+  );
+}
+
 /** Fuel for a fire that has to last to a named hour. */
-export function SmokeSums() {
+function Fuel() {
   const { chamber } = useChamber();
   const { live } = useShownTrial();
   const trial = live.answer?.trial;

@@ -7,6 +7,7 @@ import { HoneySums } from "./HoneySums";
 import { MashSums } from "./MashSums";
 import { MeatSums } from "./MeatSums";
 import { SmokeSums } from "./SmokeSums";
+import { TempehSums } from "./TempehSums";
 
 const beers: readonly ProductKind[] = ["ale", "lager", "farmhouse", "spontaneous", "wine", "cider", "mead", "serving"];
 
@@ -20,7 +21,8 @@ export function Sums({ vessel }: { vessel: LoadedVessel }) {
       {(kind === "sausage" || kind === "wholeMuscle") && <MeatSums vessel={vessel} />}
       {kind === "honey" && <HoneySums vessel={vessel} />}
       {kind === "bath" && <BathSums vessel={vessel} />}
-      {kind === "smoke" && <SmokeSums />}
+      {kind === "tempeh" && <TempehSums />}
+      {kind === "smoke" && <SmokeSums vessel={vessel} />}
     </div>
   );
 }

@@ -1,11 +1,9 @@
 import type { Product } from "../../model";
 import { celsius } from "../../quantity";
-import { COUNTS_FROM, film, killOf, lethalRate, startShells, stepShells } from "../piece";
+import { COME_UP, COUNTS_FROM, film, killOf, lethalRate, startShells, stepShells } from "../piece";
 import type { ProductModel } from "../shape";
 
 const HOUR = 3600;
-/** The core has to be through 54.4 °C by then: advised, and the latest (FSIS; Baldwin; values from memory), h. */
-export const COME_UP = { advised: 4, latest: 6 } as const;
 
 /** Beyond so many tenfold falls nothing more can be said. */
 const MOST = 12;

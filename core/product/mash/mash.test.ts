@@ -2,7 +2,7 @@ import * as odex from "odex";
 import { modelOf, productDefaults } from "..";
 import { feel } from "../testing/feel";
 import { alphaHalfLife, betaHalfLife } from ".";
-import { boilOff, heatingTime, strikeTemperature } from "./water";
+import { boilOff, heatingTime, strikeTemperature, wortChilled } from "./water";
 
 // Balances worked out independently for the design's reference.
 it.each([
@@ -87,4 +87,31 @@ it("half-lives and conversion against the general ODE solver odex, over a ramp f
   expect(Math.abs(state.alpha! - solved[0]!)).toBeLessThan(2e-3);
   expect(Math.abs(state.beta! - solved[1]!)).toBeLessThan(2e-3);
   expect(Math.abs(state.converted! - solved[2]!)).toBeLessThan(3e-3);
+});
+
+describe("wort chilled by a coil", () => {
+  // The coil cut into many pieces one behind the other, each with its own balance, put to the general solver.
+  it("against a coil of 200 pieces in the general ODE solver odex", () => {
+    const { Solver } = "Solver" in odex ? odex : (odex as unknown as { default: typeof odex }).default;
+    const [flow, coil, pieces] = [6 / 60_000, 500, 200];
+    const taken = (t: number) => {
+      let water = 12;
+      for (let i = 0; i < pieces; i++) water += ((coil / pieces) * (t - water)) / (flow * 4.186e6 + coil / pieces / 2);
+      return flow * 4.186e6 * (water - 12);
+    };
+    const { seconds } = wortChilled({ volume: 0.023, from: 98, to: 20 }, { t: 12, flow }, coil);
+    const solver = new Solver(1);
+    solver.absoluteTolerance = solver.relativeTolerance = 1e-8;
+    const end = solver.solve((_s, [t]) => [-taken(t!) / (0.023 * 4.186e6)], 0, [98], seconds!).y[0]!;
+    expect(Math.abs(end - 20)).toBeLessThan(0.05);
+  });
+  it("says where it never gets: water as warm as what is wanted; needs no time where it is there", () => {
+    const wort = { volume: 0.02, from: 98, to: 18 };
+    expect(wortChilled(wort, { t: 18, flow: 1e-4 }, 500).seconds).toBeNull();
+    expect(wortChilled({ ...wort, to: 98 }, { t: 12, flow: 1e-4 }, 500)).toMatchObject({ seconds: 0, water: 0 });
+    // More water is quicker and wasted more.
+    const [slow, fast] = [4e-5, 4e-4].map((flow) => wortChilled(wort, { t: 12, flow }, 500));
+    expect(fast!.seconds!).toBeLessThan(slow!.seconds!);
+    expect(fast!.water).toBeGreaterThan(slow!.water);
+  });
 });

@@ -1,6 +1,9 @@
 /** Below this at the core nothing is counted and no claim is made, °C (the stricter of two practices). */
 export const COUNTS_FROM = 54.4;
 
+/** The core has to be through it by then: advised, and the latest (FSIS; Baldwin; values from memory), h. */
+export const COME_UP = { advised: 4, latest: 6 } as const;
+
 /** Time of one tenfold fall at 60 °C, min, and kelvins for a tenfold faster one. */
 export interface Kill {
   minutesAt60: number;

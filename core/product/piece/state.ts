@@ -14,6 +14,9 @@ export const pieceOf = ({ shape, thickness }: Pick<Product, "shape" | "thickness
 
 const names = Array.from({ length: SHELLS }, (_, i) => `t${i}`);
 
+/** What the outermost of them is called in a product's state. */
+export const SKIN = `t${SHELLS - 1}`;
+
 /** Temperatures of a piece from its core outwards, as a part of a product's state. */
 export const startShells = (t: number): Record<string, number> => Object.fromEntries(names.map((name) => [name, t]));
 

@@ -42,3 +42,10 @@ export function dosesFor(
 /** g of curing salt for a mass of meat, kg, so that the nitrite is as wanted; null where the label names none. */
 export const cureDose = (kilograms: number, strength: number, wanted = NITRITE_MOST): number | null =>
   strength > 0 && kilograms > 0 ? (wanted / 1000 / strength) * kilograms : null;
+
+/**
+ * Starter for a mass of meat, g: as much of a packet as it asks for.
+ * @param packet g in a packet
+ * @param enough kg that a packet is enough for, as it says
+ */
+export const starterDose = (kilograms: number, packet: number, enough: number): number => (packet * kilograms) / enough;

@@ -1,9 +1,9 @@
 import { celsius } from "../../quantity";
 import { cardinal } from "../cardinal";
 import type { Product } from "../../model";
-import type { ProductModel, ProductObservable } from "../shape";
+import type { Feels, ProductModel, ProductObservable } from "../shape";
 import { degreeHours, degreeHoursAllowed } from "./degreeHours";
-import { balancedWater, dryingRate, sausageActivity } from "./drying";
+import { dryingRate, rimWater, sausageActivity } from "./drying";
 
 /** Cardinal temperatures of a usual starter, °C; its rate an hour, its lag at its best in hours, its seed (estimates). */
 const CARDINALS = [5, 38, 46] as const;
@@ -20,9 +20,15 @@ const EVAPORATION = 2.47e6;
 
 const phOf = ({ acid }: Readonly<Record<string, number>>, { startPh, sugar }: Product): number =>
   startPh - FALL * sugar * 1000 * acid!;
+/** How much drier than its middle a surface may be, in water activity, before a hard rim is likely: an estimate. */
+const HARD_RIM = 0.13;
 /** How far it has come from its first pH to the safe one. */
 const souredShare = (pH: number, from: number): number => (from <= SAFE_PH ? 1 : (from - pH) / (from - SAFE_PH));
 const lossOf = (state: Readonly<Record<string, number>>, { water }: Product): number => water - state.water!;
+
+/** How far its surface has dried beyond its middle, in water activity. */
+const rimOf = ({ water, rim }: Readonly<Record<string, number>>, { salt }: Product): number =>
+  Math.max(0, sausageActivity(salt, water!) - sausageActivity(salt, rim!));
 
 const drying: readonly ProductObservable[] = [
   {
@@ -40,15 +46,24 @@ const drying: readonly ProductObservable[] = [
     // CFIA: 0.85 alone; with pH 5.3 or below 0.90. Value from memory.
     limit: () => ({ value: 0.9, side: "atMost", aim: true, says: "keeps unrefrigerated at pH 5.3 or below (CFIA)" }),
   },
+  {
+    name: "rim",
+    label: "surface drier than the middle by (water activity)",
+    unit: "",
+    of: rimOf,
+    limit: () => ({ value: HARD_RIM, side: "atMost", aim: false, says: "an estimate: beyond it a hard rim is likely" }),
+  },
 ];
 
-/** Moves the water towards its balance with the air and returns the heat that its drying takes, W. */
-function dry(state: Record<string, number>, product: Product, humidity: number, span: number): number {
-  const rate = dryingRate(product.thickness / 2, product.pace);
-  const end = Math.min(product.water, balancedWater(product.salt, humidity));
+/** Moves the water outwards and into the air, the slower of both deciding, and returns the heat that it takes, W. */
+function dry(state: Record<string, number>, product: Product, { core, humidity, film }: Feels, span: number): number {
+  const { salt, thickness, pace } = product;
+  const radius = thickness / 2;
   const was = state.water!;
-  const next = was > end ? end + (was - end) * Math.exp(-rate * span) : was;
+  const rim = rimWater({ water: was, salt, radius, pace }, { t: core, humidity, film });
+  const next = rim + (was - rim) * Math.exp(-dryingRate(radius, pace) * span);
   state.water = next;
+  state.rim = rim;
   return ((was - next) * state.mass! * EVAPORATION) / span;
 }
 
@@ -57,8 +72,18 @@ export const sausage: ProductModel = {
   kinds: ["sausage"],
   holdsFor: 300,
   defaults: () => ({ packetLow: celsius(18), packetHigh: celsius(38), thickness: 0.05, salt: 0.028, water: 0.6 }),
-  start: ({ water }, { mass }) => ({ lag: 0, acid: SEED, degreeHours: 0, highest: -60, safe: 0, water, mass }),
-  step: (state, product, { core, humidity }, _seconds, span, out) => {
+  start: ({ water }, { mass }) => ({
+    lag: 0,
+    acid: SEED,
+    degreeHours: 0,
+    highest: -60,
+    safe: 0,
+    water,
+    rim: water,
+    mass,
+  }),
+  step: (state, product, feels, _seconds, span, out) => {
+    const { core } = feels;
     const hours = span / HOUR;
     const speed = cardinal(core, CARDINALS) * product.pace;
     if (state.lag! < 1) state.lag = Math.min(1, state.lag! + (speed / LAG) * hours);
@@ -72,7 +97,7 @@ export const sausage: ProductModel = {
       if (phOf(state, product) <= SAFE_PH) state.safe = 1;
     }
     out.watts = 0;
-    out.drying = dry(state, product, humidity, span);
+    out.drying = dry(state, product, feels, span);
   },
   peakHeat: () => 0,
   observables: [
@@ -113,12 +138,12 @@ export const wholeMuscle: ProductModel = {
   kinds: ["wholeMuscle"],
   holdsFor: 300,
   defaults: () => ({ packetLow: celsius(0), packetHigh: celsius(16), thickness: 0.07, salt: 0.03, water: 0.7 }),
-  start: ({ water }, { mass }) => ({ cold: 0, water, mass }),
-  step: (state, product, { core, humidity }, _seconds, span, out) => {
+  start: ({ water }, { mass }) => ({ cold: 0, water, rim: water, mass }),
+  step: (state, product, feels, _seconds, span, out) => {
     // Salted meat that is not yet even has to lie at 5 °C or below.
-    if (core <= 5) state.cold! += span / 86_400;
+    if (feels.core <= 5) state.cold! += span / 86_400;
     out.watts = 0;
-    out.drying = dry(state, product, humidity, span);
+    out.drying = dry(state, product, feels, span);
   },
   peakHeat: () => 0,
   observables: [

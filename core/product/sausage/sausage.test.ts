@@ -1,3 +1,5 @@
+import fc from "fast-check";
+import psychrolib from "psychrolib";
 import {
   balancedWater,
   brineActivity,
@@ -9,7 +11,11 @@ import {
   molalAt,
   nitriteFrom,
   projected,
+  rimWater,
+  starterDose,
+  surfaceGives,
   sausageActivity,
+  dryingRate,
 } from ".";
 import { cardinal, modelOf, productDefaults } from "..";
 import { feel, HOUR } from "../testing/feel";
@@ -157,6 +163,56 @@ describe("drying", () => {
     for (let i = 0; i < 3000; i++) model.step(state, product, { ...feel(12), humidity: 0.75 }, 0, HOUR, out);
     expect(state.water!).toBeGreaterThanOrEqual(balancedWater(product.salt, 0.75) - 1e-9);
   });
+});
+
+describe("the surface of what dries", () => {
+  const air = { t: 12, humidity: 0.8, film: 5 };
+  const piece = { water: 0.6, salt: 0.028, radius: 0.025, pace: 1 };
+  it("gives to the air what comes from within, whatever the air", () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.6, max: 0.95, noNaN: true }),
+        fc.double({ min: 2, max: 20, noNaN: true }),
+        fc.double({ min: 0.3, max: 0.7, noNaN: true }),
+        (humidity, film, water) => {
+          const rim = rimWater({ ...piece, water }, { ...air, humidity, film });
+          expect(rim).toBeLessThanOrEqual(water);
+          if (rim > water - 1e-4) return;
+          const within = dryingRate(piece.radius) * (water - rim);
+          const gives = surfaceGives(piece.radius, sausageActivity(piece.salt, rim), { ...air, humidity, film });
+          // Where salt has drawn water from the air to its balance nothing is given: never more comes than is taken.
+          expect(Math.abs(within - gives)).toBeLessThan(3e-6 * dryingRate(piece.radius) + 0.02 * within);
+        },
+      ),
+    );
+  });
+  // A wet surface that only its evaporation cools is a wet bulb (ASHRAE Handbook by psychrolib): the same law of mass.
+  it("evaporates as the wet bulb asks, within a tenth", () => {
+    psychrolib.SetUnitSystem(psychrolib.SI);
+    const [dryBulb, humidity, film] = [14, 0.7, 8];
+    const ratio = psychrolib.GetHumRatioFromRelHum(dryBulb, humidity, 101_325);
+    const wetBulb = psychrolib.GetTWetBulbFromHumRatio(dryBulb, ratio, 101_325);
+    const vapourAround = (humidity * psychrolib.GetSatVapPres(dryBulb)) / psychrolib.GetSatVapPres(wetBulb);
+    const squareMetres = 2 / (1050 * 0.025);
+    const taken = (film * (dryBulb - wetBulb)) / 2.47e6;
+    const given = surfaceGives(0.025, 1, { t: wetBulb, humidity: vapourAround, film }) / squareMetres;
+    expect(Math.abs(given / taken - 1)).toBeLessThan(0.1);
+  });
+  it("is drier, and the drying hardly quicker, the drier and the windier the air: a hard rim", () => {
+    const gap = (humidity: number, film: number) =>
+      sausageActivity(0.028, 0.6) - sausageActivity(0.028, rimWater(piece, { t: 12, humidity, film }));
+    expect(gap(0.75, 5)).toBeGreaterThan(gap(0.85, 5) + 0.05);
+    expect(gap(0.8, 12)).toBeGreaterThan(gap(0.8, 5));
+    const speed = (film: number) => 0.6 - rimWater(piece, { t: 12, humidity: 0.75, film });
+    expect(speed(20) / speed(5)).toBeLessThan(1.1);
+  });
+  it("takes nothing from air that is moister than it", () => {
+    expect(rimWater(piece, { t: 12, humidity: 0.99, film: 5 })).toBeCloseTo(0.6, 5);
+  });
+});
+
+it("starter by the packet: 25 g for 100 kg are 1.6 g for 6.4 kg, by hand", () => {
+  expect(starterDose(6.4, 25, 100)).toBeCloseTo(1.6, 9);
 });
 
 // 9 CFR 424.21: 2.5 g/kg of a 6.25 % cure is 156 mg/kg; by hand for the others.

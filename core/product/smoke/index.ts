@@ -1,6 +1,6 @@
 import type { Product } from "../../model";
 import { celsius } from "../../quantity";
-import { pieceOf, startShells, stepShells } from "../piece";
+import { COME_UP, COUNTS_FROM, pieceOf, SKIN, startShells, stepShells } from "../piece";
 import type { ProductModel } from "../shape";
 import { EVAPORATION, leaves, pitSurface, type Pit } from "./surface";
 
@@ -10,6 +10,8 @@ export const safeCore: Record<Product["meat"], number> = { poultry: 73.9, minced
 const WET = 0.15;
 const DRIES_AFTER = 0.15;
 const DENSITY = 1050;
+/** Below 50 °F at the core no time is counted (FSIS: 50 to 130 °F within 6 h; value from memory). */
+export const COUNTED_FROM = 10;
 
 const seen = { surface: 0 };
 const pit: Pit = { air: 0, vapour: 0, film: 0, wet: 0 };
@@ -30,6 +32,8 @@ export const smoke: ProductModel = {
     safe: 0,
     held: 0,
     wrapped: 0,
+    comeUp: 0,
+    up: 0,
     mass,
   }),
   step: (state, product, { medium, film, vapour }, _seconds, span, out) => {
@@ -44,6 +48,8 @@ export const smoke: ProductModel = {
     const behind = (DENSITY * half) / (exponent + 1);
     const left = (leaves(seen.surface, pit) * span) / behind;
     state.lost! += left;
+    if (state.t0! >= COUNTS_FROM) state.up = 1;
+    if (state.up === 0 && state.t0! >= COUNTED_FROM) state.comeUp! += span / 3600;
     if (state.t0! >= safeCore[product.meat]) state.held! += span / 60;
     out.watts = 0;
     out.drying = (left * state.mass! * EVAPORATION) / span;
@@ -69,6 +75,14 @@ export const smoke: ProductModel = {
         says: "USDA-FSIS",
       }),
     },
+    {
+      name: "comeUp",
+      label: "time of the core in the warm before it is hot",
+      unit: "hours",
+      of: (state) => state.comeUp!,
+      limit: () => ({ value: COME_UP.latest, side: "atMost", aim: false, says: "FSIS; 4 h is common practice" }),
+    },
+    { name: "skin", label: "surface", unit: "temperature", of: (state) => state[SKIN]! },
     { name: "lost", label: "water lost at the surface", unit: "share", of: (state) => state.lost! },
   ],
   range: () => null,

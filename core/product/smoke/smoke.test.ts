@@ -1,7 +1,7 @@
 import psychrolib from "psychrolib";
-import { modelOf, productDefaults } from "..";
+import { modelOf, productDefaults, saturation } from "..";
 import { feel } from "../testing/feel";
-import { EVAPORATION, leaves, saturation, surfaceOf } from ".";
+import { EVAPORATION, leaves, surfaceOf } from ".";
 
 // Saturation pressure, kPa: steam tables (IAPWS-IF97, values from memory).
 it.each([

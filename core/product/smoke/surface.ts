@@ -1,3 +1,4 @@
+import { saturation } from "../evaporation";
 import type { SurfaceHeat } from "../piece";
 
 const STEFAN = 5.67e-8;
@@ -8,9 +9,6 @@ export const EVAPORATION = 2.35e6;
 const EMISSIVITY = 0.9;
 /** ρ·cp·Le^⅔ of air at smoking temperatures, J/(m³K): Chilton and Colburn, mass from heat. */
 const MASS_FROM_HEAT = 0.93 * 1009 * 0.91;
-
-/** Saturation pressure of water, Pa: Magnus (WMO), good to two per cent up to 100 °C. */
-export const saturation = (t: number): number => 611.2 * Math.exp((17.62 * t) / (243.12 + t));
 
 /** The air and walls around food that smokes. */
 export interface Pit {
