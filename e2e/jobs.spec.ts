@@ -258,3 +258,27 @@ test("a reading stands beside its course, and says at what pace it goes", async 
   await openTrial(page);
   await expect(page.getByRole("list", { name: "Readings" }).getByRole("listitem")).toHaveCount(1);
 });
+
+test("a second piece goes in later: the slowest decides, and the list says when", async ({ page }) => {
+  await openDemo(page, "job");
+  await page.goto("/bench?c=demo-stockpot&at=job");
+  await trialDone(page);
+  await page.getByRole("button", { name: "Something else stands in it too" }).click();
+  await trialDone(page);
+  await fill(page, "Put in after", "3");
+  await trialDone(page);
+  await page.getByRole("button", { name: "Take its usual stages" }).click();
+  await trialDone(page);
+  const todo = page.getByRole("region", { name: "To be done" });
+  await expect(todo).toContainText(/21:00.*Put in vessel 2, at 6/);
+  await expect(page.getByText(/the tenfold falls of germs of every vessel is at/)).toBeVisible();
+  // The first one is there from the beginning: it has no such field, and becomes the only one when the other goes.
+  await expect(page.getByRole("textbox", { name: "Put in after" })).toHaveCount(1);
+  await openTrial(page);
+  await expect(page.getByText(/^Vessel 2: tenfold falls of germs/).first()).toBeVisible();
+  await page.keyboard.press("t");
+  await page.getByRole("button", { name: "Take it out" }).last().click();
+  await trialDone(page);
+  await expect(page.getByRole("textbox", { name: "Put in after" })).toHaveCount(0);
+  await expect(todo).not.toContainText("Put in vessel 2");
+});

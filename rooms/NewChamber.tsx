@@ -141,6 +141,7 @@ function Questions() {
             <h2 className="text-2xl">1. What is in it?</h2>
             <Choice
               label="Product"
+              layout="grid"
               value={answers.job}
               options={jobs.map((j) => ({ value: j.id, label: j.label, note: inDegrees(j.note, scale) }))}
               onChoose={(id) => setAnswers(({ low, high }) => ({ job: id, box: jobOf(id).boxes[0]!, low, high }))}

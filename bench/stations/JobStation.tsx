@@ -113,7 +113,7 @@ export function JobStation() {
       <ProductFields vessel={vessel} title={works ? "What ferments" : productLabels[product.kind]} note={note} />
       <StageFields />
       {(chamber.stages.length > 1 || stage.ends.length > 0) && <ProgramFields />}
-      {product.kind !== "hold" && product.kind !== "tempeh" && (
+      {product.kind !== "hold" && (
         <Fold summary="Sums for this job" part="sums">
           <Sums key={`${vessel.id} ${product.kind}`} vessel={vessel} />
         </Fold>

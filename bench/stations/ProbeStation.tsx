@@ -35,7 +35,7 @@ export function ProbeStation() {
         <div className="grid min-w-0 grow basis-[min(24rem,100%)] gap-4">
           <Choice
             label={several ? `Where the probe of ${controllerName(chamber, controller.id)} sits` : "Where it sits"}
-            tall
+            layout="column"
             value={probe.place}
             options={options}
             onChoose={(place) => apply(probeMove(place, id), "probe place")}

@@ -34,14 +34,30 @@ export function TaskFields({ stage }: { stage: Named<Stage> }) {
         {tasks.map((task, i) => (
           <li
             key={task.id}
-            className="rule-line grid gap-x-4 gap-y-2 border-b pb-3 sm:grid-cols-[minmax(12rem,2fr)_minmax(9rem,1fr)_repeat(2,minmax(8rem,1fr))_auto]"
+            className="rule-line grid gap-x-4 gap-y-2 border-b pb-3 grid-cols-[repeat(auto-fill,minmax(min(12rem,100%),1fr))]"
           >
-            <TextField
-              label={`${i + 1}: what`}
-              value={task.name}
-              most={80}
-              onCommit={(name) => change(task.id, { name: name.trim() })}
-            />
+            <div className="col-span-full flex flex-wrap items-start gap-x-4 gap-y-2">
+              <div className="min-w-0 grow basis-72">
+                <TextField
+                  label={`${i + 1}: what`}
+                  value={task.name}
+                  most={80}
+                  onCommit={(name) => change(task.id, { name: name.trim() })}
+                />
+              </div>
+              <button
+                type="button"
+                className="key mt-7 px-2"
+                onClick={() =>
+                  put(
+                    tasks.filter((t) => t.id !== task.id),
+                    "something to do out",
+                  )
+                }
+              >
+                <X size={16} aria-hidden /> Take it out<span className="sr-only">: {task.name}</span>
+              </button>
+            </div>
             <Select
               label={`${i + 1}: counted from`}
               value={task.from}
@@ -64,18 +80,6 @@ export function TaskFields({ stage }: { stage: Named<Stage> }) {
               hint="0: once."
               onCommit={(every) => change(task.id, { every })}
             />
-            <button
-              type="button"
-              className="key mt-7 self-start px-2"
-              onClick={() =>
-                put(
-                  tasks.filter((t) => t.id !== task.id),
-                  "something to do out",
-                )
-              }
-            >
-              <X size={16} aria-hidden /> Take it out<span className="sr-only">: {task.name}</span>
-            </button>
           </li>
         ))}
       </ul>

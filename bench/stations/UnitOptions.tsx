@@ -54,7 +54,7 @@ export function UnitOptions() {
       <div className="grid gap-5 pt-2">
         <Choice
           label="Its kind"
-          tall
+          layout="column"
           value={unit.kind}
           options={unitKinds.map((kind) => ({
             value: kind,

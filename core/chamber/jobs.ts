@@ -147,7 +147,7 @@ export const jobs: readonly Job[] = [
   {
     id: "sausage",
     label: productLabels.sausage,
-    note: "{24} to {27} {°} until it is sour, then {11} to {14} {°} for weeks",
+    note: "{24} to {27} {°}, then {11} to {14} {°} for weeks",
     boxes: ["upright", "wine"],
     edits: [
       ...band(23, 27, "sausage"),

@@ -56,8 +56,9 @@ export function contradictions(chamber: Chamber): string[] {
       found.push("A stage ends at a date, but nothing says when the program begins. Say that first.");
     for (const end of stage.ends) {
       if (end.kind !== "reaches" || end.observable.name === TEMPERATURE) continue;
-      const vessel = chamber.vessels.find((v) => v.id === end.observable.id);
-      if (!vessel || !productObservable(vessel.product, end.observable.name))
+      const { of, id, name } = end.observable;
+      const asked = chamber.vessels.filter((v) => of === "vessels" || v.id === id);
+      if (!asked.some(({ product }) => productObservable(product, name)))
         found.push(
           `Nothing here has a ${end.observable.name} that a stage could wait for. Change first how that stage ends.`,
         );

@@ -1,6 +1,7 @@
 import type { ChamberRecord, Edit } from "../model";
 import { celsius } from "../quantity";
 import { lumped, plainTrial, keyedIn, planned, recordWith } from "../testing/build";
+import { tries } from "../testing/hard";
 import { randomChambers } from "../testing/randomChambers";
 import { planOf, runTrial } from "../trial";
 import { tryEdits } from "../chamber";
@@ -42,7 +43,7 @@ function run(of: ChamberRecord, options = { probe: false, heater: false }): { fo
 const rank = (s: Score) => s.cost + (s.holds ? 0 : 100);
 
 /** A plain fine grid over both differentials, the shift from the middle of the range: no search of the core is used. */
-function fineGrid(of: ChamberRecord, n = 4): Score {
+function fineGrid(of: ChamberRecord, n = tries(3, 5)): Score {
   const { plan, group, keyed, seasons } = setupsOf(of, { probe: false, heater: false })[0]!;
   const { target } = plan.stages[0]!.controls[0]!.request;
   let best: Score | null = null;
@@ -104,7 +105,7 @@ describe("the best settings", () => {
 
   it("of random chambers: what is given never fails in the chamber's own seasons at the usual step", () => {
     let given = 0;
-    for (const of of randomChambers(5, 4711)) {
+    for (const of of randomChambers(tries(4, 20), 4711)) {
       const { best } = run(of).found;
       if (!best) continue;
       given++;

@@ -2,9 +2,9 @@ import type { LoadedVessel } from "../model";
 import { COME_UP, COUNTED_FROM, COUNTS_FROM, degreeHours, degreeHoursAllowed, SAFE_PH } from "../product";
 import { stageName } from "../program";
 import { celsius, printNumber, printTemperature, type Scale } from "../quantity";
+import type { HandTask } from "./handTask";
 import type { Plan } from "./planWith";
 import type { Trial } from "./runTrial";
-import type { HandTask } from "./todo";
 
 /** So long before a limit, or before it is done, somebody is told, s: time to light a fire or to drive home. */
 export const LEAD = 1800;
@@ -82,7 +82,7 @@ export function forewarnings({ chamber }: Plan, trial: Trial, scale: Scale): Han
       const soon = (name: string, wanted: number, says: string) => {
         const alarm = wanted > 0 ? coreBefore(trial, core, wanted) : null;
         // A core that rises by less than its probe errs in half an hour gives no alarm worth setting.
-        if (alarm === null || wanted - alarm < 1) return [];
+        if (alarm === null || wanted - alarm < 2) return [];
         const set = `Set the alarm of the probe in the food to ${printTemperature(celsius(alarm), scale, 1)}: about half an hour before ${says} at ${at(wanted)}`;
         return task(`${id}-${name}`, putIn, whose(vessel) + set);
       };

@@ -5,6 +5,7 @@ export * from "./events";
 export * from "./grace";
 export * from "./finish";
 export * from "./gracesOf";
+export * from "./handTask";
 export * from "./ice";
 export * from "./input";
 export * from "./inset";

@@ -102,7 +102,11 @@ describe("a vessel that is put in later", () => {
 });
 
 describe("a stage that waits for all vessels", () => {
-  const staged = (record: ChamberRecord) => usualStages(describeChamber(record))!(record);
+  const staged = (record: ChamberRecord): ChamberRecord => {
+    const tried = tryChange(record, usualStages(describeChamber(record))!);
+    if (!tried.ok) throw new Error(tried.problem);
+    return tried.value;
+  };
   const record = staged(two(begun("bath", "crock"), 2 * HOUR));
   const { plan, trial } = go(record, 0.5);
 

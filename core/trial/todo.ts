@@ -2,20 +2,9 @@ import { nextAttended, stageName, taskMoments } from "../program";
 import type { Scale } from "../quantity";
 import { forewarnings, puttingIn } from "./forewarned";
 import { keyingTasks, type KeyingTask } from "./keying";
+import type { HandTask } from "./handTask";
 import type { Plan } from "./planWith";
 import type { Trial } from "./runTrial";
-
-/** Something that a person has to do: turn trays, weigh, take a gravity. */
-export interface HandTask {
-  id: string;
-  at: number;
-  stage: string;
-  stageName: string;
-  /** What there is to do. */
-  name: string;
-  /** It was due at night or while away, and waits for the first moment at which somebody is there. */
-  waited: boolean;
-}
 
 /** What has to be done over a program: numbers to be keyed in, and things to do. */
 export type Todo = KeyingTask | HandTask;

@@ -13,17 +13,23 @@ interface Props<T extends string> {
   options: readonly Option<T>[];
   value: T;
   onChoose: (value: T) => void;
-  /** Notes under each label, in one column. */
-  tall?: boolean;
+  /** Notes under each label, in one column; or in columns of one width, where there are many. */
+  layout?: "row" | "column" | "grid";
 }
 
+const layouts = {
+  row: "flex flex-wrap gap-1.5",
+  column: "grid gap-1.5",
+  grid: "grid grid-cols-[repeat(auto-fill,minmax(min(15rem,100%),1fr))] gap-1.5",
+} as const;
+
 /** One of several, all in view, each of touch size; radio buttons to the keyboard and to a screen reader. */
-export function Choice<T extends string>({ label, options, value, onChoose, tall }: Props<T>) {
+export function Choice<T extends string>({ label, options, value, onChoose, layout = "row" }: Props<T>) {
   const name = useId();
   return (
     <fieldset>
       <legend className="mb-1 font-semibold">{label}</legend>
-      <div className={tall ? "grid gap-1.5" : "flex flex-wrap gap-1.5"}>
+      <div className={layouts[layout]}>
         {options.map((option) => {
           const chosen = option.value === value;
           return (
