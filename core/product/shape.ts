@@ -45,6 +45,8 @@ export interface ProductLimit {
   side: "atLeast" | "atMost";
   /** It is what is aimed for; otherwise it is a limit that should not be passed. */
   aim: boolean;
+  /** It is about the present moment alone: nothing of it is ever used up. */
+  momentary?: true;
   says: string;
 }
 

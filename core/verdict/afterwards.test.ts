@@ -69,4 +69,48 @@ describe("after something has happened: keep, test, throw out", () => {
     if (found) expect(found.text).toMatch(/degree-hours used up to pH 5\.3/);
     expect(verdicts(4, [], ...sausage)).toEqual([]);
   });
+  it("a beer that a cut leaves cold is kept, and one that is warm too; nothing is said of an hour", () => {
+    const cold = [edit("room", "low", 6), edit("room", "high", 9), edit("vessel", "startTemperature", 19)];
+    const after = (hours: number, ...edits: Edit[]) => verdicts(6, [cut(2 * DAY, hours * 3600)], ...edits);
+    expect(after(60, ...cold).find((v) => v.id === "after-range-cold")?.text).toMatch(/below 17.*slows down/);
+    expect(after(1, ...cold)).toEqual([]);
+    const stuck = verdicts(
+      6,
+      [stuckHot(2 * DAY, 30 * 3600)],
+      edit("cooler", "kind", "none"),
+      edit("heater", "power", 120),
+    );
+    expect(stuck.find((v) => v.id === "after-range-warm")?.title).toMatch(/keep it/);
+  });
+  it("salted meat is raw while it lies cold, whatever dries warm after it", () => {
+    const stage = (id: string, low: number, high: number, ends: unknown[]) => ({
+      id,
+      stage: {
+        low: { value: low, origin: "typed" },
+        high: { value: high, origin: "typed" },
+        ends: { value: ends, origin: "typed" },
+      },
+      settings: {},
+    });
+    const base = applyEdits(recordWith(), [
+      edit("product", "kind", "wholeMuscle"),
+      edit("vessel", "filling", "meat"),
+      edit("vessel", "volume", 0.003),
+      edit("vessel", "startTemperature", 3),
+      edit("room", "low", 18),
+      edit("room", "high", 22),
+    ]);
+    const after = (at: number) => {
+      const record = {
+        ...base,
+        stages: [stage("s1", 1, 4, [{ kind: "after", seconds: 4 * DAY }]), stage("s2", 11, 14, [])],
+        happenings: [cut(at, 40 * 3600)],
+      } as typeof base;
+      const plan = planOf(record);
+      return judge(plan, runTrial(trialOf(plan, 7)), "C").filter((v) => v.id === "after-cold");
+    };
+    expect(after(DAY).map((v) => v.severity)).toEqual(["danger"]);
+    // In the stage that is warm anyway a cut is no matter of cold food.
+    expect(after(4.5 * DAY)).toEqual([]);
+  });
 });

@@ -13,6 +13,29 @@ const SPOKEN = 0.005;
 /** Perishable food above 5 °C: keep within two hours, throw out after four (FSIS, power outages: 40 °F; from memory). */
 const PERISHABLE = { above: 5, tested: 2, thrown: 4 } as const;
 
+/** Less than this outside of a culture's range is not spoken of, h. */
+const SPOKEN_HOURS = 2;
+const beer = {
+  word: "keep it",
+  warm: "Warm yeast gives fruity and sharp notes, most in its first two days: taste it before it is packed.",
+  cold: "It slows down, and may stop: warm it again and let the gravity decide when it is done.",
+} as const;
+/** What it means for a culture to be outside of its range (common practice, no source). */
+const outside = {
+  ale: beer,
+  lager: beer,
+  farmhouse: beer,
+  spontaneous: beer,
+  wine: beer,
+  cider: beer,
+  mead: beer,
+  tempeh: {
+    word: "test it",
+    warm: "Too warm the mould dies and other germs gain: look and smell; wet, slimy or foul it is thrown out.",
+    cold: "It grows later, and other germs have more time: look and smell before it is eaten, and cook it through.",
+  },
+} as const;
+
 type Limited = ProductObservable & { at: ProductLimit };
 
 /** The share of a limit that is used up at the end of a trial, 0 at its start; null where nothing can be said. */
@@ -28,7 +51,7 @@ function ofLimits(c: Case, calm: Trial, vessel: LoadedVessel, index: number): Fi
   const { product } = vessel;
   return modelOf(product).observables.flatMap((figure): Finding[] => {
     const at = figure.limit?.(product);
-    if (!at || at.aim) return [];
+    if (!at || at.aim || at.momentary) return [];
     const limited = { ...figure, at };
     const [here, there] = [used(c.trial, index, limited), used(calm, index, limited)];
     if (here === null || there === null || here - there < SPOKEN) return [];
@@ -57,17 +80,29 @@ function ofLimits(c: Case, calm: Trial, vessel: LoadedVessel, index: number): Fi
   });
 }
 
-/** Food that is kept cold and gets warm by what happens. */
+/** The warmest of a vessel in each bin. */
+const warmest = ({ trace }: Trial, index: number): Float32Array =>
+  trace.layers.find((l) => l.kind === "vessel" && l.index === index)?.high ?? trace.high.product;
+const coldest = ({ trace }: Trial, index: number): Float32Array =>
+  trace.layers.find((l) => l.kind === "vessel" && l.index === index)?.low ?? trace.low.product;
+
+/** Food in stages that keep it cold, and that gets warm by what happens. */
 function ofCold(c: Case, calm: Trial, vessel: LoadedVessel, index: number): Finding[] {
-  const keptCold = c.chamber.stages.every((s) => s.high <= PERISHABLE.above + 1);
-  if (vessel.product.kind !== "hold" || !keptCold) return [];
-  const hoursAbove = ({ trace }: Trial) => {
-    const layer = trace.layers.find((l) => l.kind === "vessel" && l.index === index);
-    const high = layer?.high ?? trace.high.product;
+  const isCold = (s: number) => c.chamber.stages[s]!.high <= PERISHABLE.above + 1;
+  const { kind } = vessel.product;
+  // What dries warm later on lies cold until its salt is even: until then it is as raw as any other meat.
+  if (kind !== "hold" && kind !== "wholeMuscle") return [];
+  if (kind === "hold" && !c.chamber.stages.every((_, s) => isCold(s))) return [];
+  const hoursAbove = (trial: Trial) => {
+    const { trace, bands } = trial;
+    const cold = warmest(trial, index).filter((_, i) => {
+      const at = trace.from + (i + 0.5) * trace.width;
+      return isCold((bands.find((b) => at < b.to) ?? bands.at(-1)!).stage);
+    });
     // Filled in warm it has to be cooled first: that is no failure.
-    const arrived = high.findIndex((t) => t <= PERISHABLE.above);
+    const arrived = cold.findIndex((t) => t <= PERISHABLE.above);
     if (arrived < 0) return null;
-    return (high.slice(arrived).filter((t) => t > PERISHABLE.above).length * trace.width) / 3600;
+    return (cold.slice(arrived).filter((t) => t > PERISHABLE.above).length * trace.width) / 3600;
   };
   const [here, there] = [hoursAbove(c.trial), hoursAbove(calm)];
   if (here === null || here - (there ?? 0) < 0.1) return [];
@@ -87,6 +122,37 @@ function ofCold(c: Case, calm: Trial, vessel: LoadedVessel, index: number): Find
   ];
 }
 
+/** What lives in it, and for how long what happens leaves it outside of its own range. */
+function ofRange(c: Case, calm: Trial, vessel: LoadedVessel, index: number): Finding[] {
+  const { product } = vessel;
+  const range = modelOf(product).range(product);
+  if (!range || !(product.kind in outside)) return [];
+  const { word, warm, cold } = outside[product.kind as keyof typeof outside];
+  const hours = (trial: Trial, side: "warm" | "cold") => {
+    const line = side === "warm" ? warmest(trial, index) : coldest(trial, index);
+    const so = (t: number) => (side === "warm" ? t > range.high : t < range.low);
+    return (line.filter(so).length * trial.trace.width) / 3600;
+  };
+  const { at } = words(c);
+  return (["warm", "cold"] as const).flatMap((side): Finding[] => {
+    const more = hours(c.trial, side) - hours(calm, side);
+    if (more < SPOKEN_HOURS) return [];
+    const edge = side === "warm" ? `above ${at(range.high)}` : `below ${at(range.low)}`;
+    return [
+      {
+        id: `after-range-${side}`,
+        about: vessel.id,
+        severity: "note",
+        station: "job",
+        title: `${vesselWords(c, vessel)}After what happens: ${word}`,
+        text: `It is ${edge}, the edge of its culture’s range, for ${printDuration(more * 3600)} longer than without. ${side === "warm" ? warm : cold}`,
+        moment: null,
+        remedies: [],
+      },
+    ];
+  });
+}
+
 /** How much of which limit what happens uses up, and what to do with the food. */
 export const afterwards: Rule = (c) => {
   const { calm } = c;
@@ -94,5 +160,6 @@ export const afterwards: Rule = (c) => {
   return c.chamber.vessels.flatMap((vessel, index) => [
     ...ofLimits(c, calm, vessel, index),
     ...ofCold(c, calm, vessel, index),
+    ...ofRange(c, calm, vessel, index),
   ]);
 };

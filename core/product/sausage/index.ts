@@ -51,7 +51,13 @@ const drying: readonly ProductObservable[] = [
     label: "surface drier than the middle by (water activity)",
     unit: "",
     of: rimOf,
-    limit: () => ({ value: HARD_RIM, side: "atMost", aim: false, says: "an estimate: beyond it a hard rim is likely" }),
+    limit: () => ({
+      value: HARD_RIM,
+      side: "atMost",
+      aim: false,
+      momentary: true,
+      says: "an estimate: beyond it a hard rim is likely",
+    }),
   },
 ];
 
