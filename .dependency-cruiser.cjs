@@ -16,7 +16,7 @@ module.exports = {
       name: "core-packages",
       comment: "The core computes; of packages it needs the schema library alone.",
       severity: "error",
-      from: { path: "^core/", pathNot: "(\\.test\\.ts$|^core/testing/|^core/formats/)" },
+      from: { path: "^core/", pathNot: "(\\.test\\.ts$|^core/testing/|^core/formats/|^core/foam/)" },
       to: { dependencyTypes: ["npm", "npm-dev"], pathNot: "node_modules/zod/" },
     },
     {
@@ -28,6 +28,13 @@ module.exports = {
         dependencyTypes: ["npm", "npm-dev"],
         pathNot: "node_modules/(zod|papaparse|@types/papaparse|ical-generator)/",
       },
+    },
+    {
+      name: "foam-packages",
+      comment: "Rectangles are laid on sheets by a kept package.",
+      severity: "error",
+      from: { path: "^core/foam/", pathNot: "\\.test\\.ts$" },
+      to: { dependencyTypes: ["npm", "npm-dev"], pathNot: "node_modules/(zod|maxrects-packer)/" },
     },
     {
       name: "core-by-its-faces",

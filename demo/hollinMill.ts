@@ -136,6 +136,7 @@ export const hollinMill = (): ChamberRecord[] => [
     "Warm cupboard, heather honey in small pails",
     {
       cabinet: { kind: "warmBox", height: 0.9, width: 0.55, depth: 0.5 },
+      build: { shelfAt: 0.38 },
       product: { kind: "honey", set: "set", hmf: 8, diastase: 22 },
       stage: band(39, 44),
       vessel: { form: "pail", count: 6, volume: 0.005, filling: "setHoney", startTemperature: degrees(14) },

@@ -9,6 +9,7 @@ const inputOf = (part: typeof sparse) =>
       roomSeries: true,
       cabinet: true,
       thermal: true,
+      build: true,
       devices: true,
       controllers: true,
       vessels: true,
@@ -19,6 +20,7 @@ const inputOf = (part: typeof sparse) =>
       happenings: true,
       readings: true,
       ownWay: true,
+      parts: true,
     }),
   );
 

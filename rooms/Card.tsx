@@ -7,6 +7,7 @@ import { hasProgram } from "@/bench";
 import type { ChamberRecord } from "@/core/model";
 import { useDesk, useWorkshop } from "@/workshop";
 import { CardFace } from "./card/CardFace";
+import { FoamSheet } from "./card/FoamSheet";
 import { ProgramSheet } from "./card/ProgramSheet";
 import { RoomHead } from "./RoomHead";
 import { useVerdicts } from "./useVerdicts";
@@ -99,6 +100,15 @@ function CardDesk({ record }: { record: ChamberRecord }) {
             aria-label="Program sheet"
           >
             <ProgramSheet name={record.name} plan={answer.plan} trial={answer.trial} scale={scale} />
+          </article>
+        )}
+        {answer?.plan.chamber.cabinet.kind === "foam" && (
+          <article
+            className={`${look} mt-6 break-before-page print:mt-0`}
+            style={{ width: `calc(${paper.width} + 8mm)` }}
+            aria-label="Cut list of the foam box"
+          >
+            <FoamSheet name={record.name} chamber={answer.plan.chamber} system={preferences.system} />
           </article>
         )}
       </main>

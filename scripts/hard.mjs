@@ -8,13 +8,16 @@ import { bin, install, node, root } from "./run.mjs";
 install();
 const seed = process.argv[2] ?? "20261126";
 console.log(`seed ${seed}`);
-const good = node([bin("jest/bin/jest.js"), "workshop/hard", "door/hard", "core/recommend/recommend", "core/verdict/remedies"], {
-  NODE_ENV: "test",
-  HARD: "1",
-  HARD_BACKUPS: "10000",
-  HARD_CALLS: "3000",
-  HARD_SEED: seed,
-});
+const good = node(
+  [bin("jest/bin/jest.js"), "workshop/hard", "door/hard", "core/recommend/recommend", "core/verdict/remedies"],
+  {
+    NODE_ENV: "test",
+    HARD: "1",
+    HARD_BACKUPS: "10000",
+    HARD_CALLS: "3000",
+    HARD_SEED: seed,
+  },
+);
 const browser = chromium();
 const built = existsSync(join(root, ".next/BUILD_ID")) || node(["scripts/build.mjs"]);
 const kills =

@@ -1,22 +1,12 @@
 "use client";
 
-import {
-  boxes,
-  fitOf,
-  hasAirlock,
-  insideOf,
-  isBought,
-  isRound,
-  isSmoker,
-  isVesselItself,
-  lossCoefficient,
-  vesselSize,
-} from "@/core/chamber";
+import dynamic from "next/dynamic";
+import { boxes, insideOf, isBath, isBought, isRound, isSmoker, isVesselItself, lossCoefficient } from "@/core/chamber";
 import { cabinetAges, cabinetKinds, type CabinetAge, type CabinetKind, type Chamber, type Edit } from "@/core/model";
 import { inDegrees, measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { CabinetDrawing } from "@/parts/cabinet";
-import { Cautions } from "@/parts/common";
+import { Cautions, Fold } from "@/parts/common";
 import { measureKind, plainKind, Select } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
@@ -24,6 +14,11 @@ import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
 import { Parameters } from "./Parameters";
 import { RoomFields } from "./RoomFields";
+
+// They come with their first opening.
+const Fit = dynamic(() => import("./box/Fit").then((m) => m.Fit), { ssr: false });
+const Carry = dynamic(() => import("./box/Carry").then((m) => m.Carry), { ssr: false });
+const FoamBox = dynamic(() => import("./box/FoamBox").then((m) => m.FoamBox), { ssr: false });
 
 /** Values that belong to one kind of box and would be wrong in another: of the box, and of all devices and probes. */
 function ofTheKind({ heaters, coolers, probes }: Chamber): Edit[] {
@@ -55,10 +50,7 @@ export function BoxStation() {
   const { system } = preferences;
   const { cabinet } = chamber;
   const length = measureKind(measures.length, system);
-  const vessel = chamber.vessels[0]!;
-  const fit = fitOf(cabinet, vessel);
   const inside = insideOf(cabinet);
-  const size = vesselSize(vessel);
   const long = (m: number) => printMeasure(Math.round(m * 100) / 100, measures.length, system);
   const round = isRound(cabinet.kind);
   const measure = (field: "height" | "width" | "depth" | "collar", label: string, hint?: string) => (
@@ -144,13 +136,7 @@ export function BoxStation() {
             inside and room (estimate from its measures).{" "}
             {!isVesselItself(cabinet.kind) && (
               <>
-                Inside it is about {long(inside.height)} high and {long(inside.width)} wide; what stands in it is{" "}
-                {long(size.height)} high and {long(size.diameter)} wide.{" "}
-                {!fit.fits
-                  ? "It does not go in: measure your own vessel."
-                  : hasAirlock(vessel)
-                    ? `With an airlock ${long(fit.spareHeight)} are left above it.`
-                    : ""}
+                Inside it is about {long(inside.height)} high and {long(inside.width)} wide.
               </>
             )}
           </p>
@@ -158,6 +144,21 @@ export function BoxStation() {
         </div>
         <CabinetDrawing chamber={chamber} metre={170} system={system} measured />
       </div>
+      {!isVesselItself(cabinet.kind) && (
+        <Fold summary="Does it fit?" part="fit">
+          <Fit />
+        </Fold>
+      )}
+      {!isBath(cabinet.kind) && !isVesselItself(cabinet.kind) && (
+        <Fold summary="What carries it" part="carry">
+          <Carry />
+        </Fold>
+      )}
+      {cabinet.kind === "foam" && (
+        <Fold summary="Make it of foam: panels, sheets, thickness" part="foam">
+          <FoamBox />
+        </Fold>
+      )}
       <Parameters />
       <Cautions cautions={cautionsAt("box", cabinet.kind)} />
     </>

@@ -4,14 +4,11 @@ import { chamberWith, recordWith, steadyRoom } from "../testing/build";
 import {
   coldAvailable,
   contradictions,
-  fitOf,
   heaterFor,
   heatNeeded,
-  insideOf,
   lossCoefficient,
   transmittance,
   tryEdits,
-  vesselSize,
   heaterPower,
 } from ".";
 
@@ -63,19 +60,6 @@ describe("sizing", () => {
     expect(coldAvailable(chamber, celsius(20), celsius(35))).toBeLessThan(usual);
     expect(usual).toBeGreaterThan(70);
     expect(usual).toBeLessThan(160);
-  });
-});
-
-describe("fit", () => {
-  it("a 23 L bucket holds 23 L and goes into a tall cabinet, not into a slim one", () => {
-    const { diameter, height } = vesselSize({ volume: 0.023 });
-    expect((Math.PI / 4) * diameter ** 2 * height).toBeGreaterThan(0.023);
-    const { cabinet } = chamberWith();
-    expect(fitOf(cabinet, { volume: 0.023 }).fits).toBe(true);
-    const slim = fitOf({ ...cabinet, width: 0.42 }, { volume: 0.023 });
-    expect(slim.fits).toBe(false);
-    expect(slim.spareWidth).toBeLessThan(0);
-    expect(insideOf(cabinet).volume).toBeGreaterThan(0.3);
   });
 });
 

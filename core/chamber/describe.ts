@@ -1,6 +1,7 @@
 import {
   fill,
   type Band,
+  type Build,
   type CabinetKind,
   type Chamber,
   type ChamberRecord,
@@ -22,7 +23,7 @@ import { boxes, cabinetDefaults } from "./boxes";
 import { asMade } from "./defaultChanges";
 import { coolerDefaults, fanDefaults, heaterDefaults, lightDefaults } from "./deviceDefaults";
 import { cools } from "./devices";
-import { isSmoker } from "./geometry";
+import { aboveOf, isSmoker } from "./geometry";
 import { heaterFor, heatNeeded } from "./sizing";
 import { thermalDefaults } from "./thermal";
 
@@ -85,6 +86,27 @@ function stagesOf(record: ChamberRecord, product: Product, kind: CabinetKind): C
   });
 }
 
+/** Nothing is in the way where nothing is said; boards, joints and sheets as they are usual (common practice, no source). */
+const buildDefaults: Build = {
+  humpWidth: 0,
+  humpDepth: 0,
+  humpHeight: 0,
+  shelfAt: 0,
+  doorShelf: 0,
+  ceiling: 0,
+  boardMaterial: "plywood",
+  boardThickness: 0.018,
+  boardEdges: "two",
+  boardSafety: 3,
+  joint: "butt",
+  lining: 0,
+  lip: 0.03,
+  sheetLength: 1.25,
+  sheetWidth: 0.6,
+  kerf: 0.003,
+  sheetPrice: 0,
+};
+
 const ofKind = <K extends DeviceRecord["device"]>(record: ChamberRecord, kind: K) =>
   record.devices.filter((d): d is Extract<DeviceRecord, { device: K }> => d.device === kind);
 
@@ -115,12 +137,19 @@ export function filled(record: ChamberRecord): Chamber {
     jacket: 0,
     startTemperature: celsius(22),
     putIn: 0,
+    bodyHeight: 0,
+    bodyWidth: 0,
+    above: 0,
+    reach: 0,
+    handles: 0,
+    tap: 0,
+    spots: [],
     evaporation: 0,
     evaporationAt: celsius(65),
   };
   const loads = record.vessels.map(({ id, vessel, product, band }) => ({
     id,
-    ...fill(vesselDefaults, vessel),
+    ...fill({ ...vesselDefaults, above: aboveOf(vessel.form?.value ?? vesselDefaults.form) }, vessel),
     product: fill(productDefaults(product.kind?.value ?? "ale"), product),
     stored: band,
   }));
@@ -151,6 +180,7 @@ export function filled(record: ChamberRecord): Chamber {
     recorded: record.roomReadings ?? record.roomSeries,
     cabinet,
     thermal: fill(thermalDefaults(cabinet, first), record.thermal),
+    build: fill(buildDefaults, record.build),
     heaters: [],
     coolers,
     fans: ofKind(record, "fan").map(({ id, fan }) => ({ ...fill(fanDefaults, fan), id })),

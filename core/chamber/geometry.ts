@@ -90,15 +90,8 @@ export function vesselSurface(vessel: Shaped): number {
 /** Airlock or blow-off above the lid of what ferments, m (common practice, no source). */
 export const AIRLOCK_HEIGHT = 0.14;
 export const hasAirlock = (vessel: Shaped): boolean => vessel.form === "bucket" || vessel.form === "carboy";
-const CLEARANCE = 0.02;
-
-export interface Fit {
-  fits: boolean;
-  /** What is left over, m; negative is missing. */
-  spareHeight: number;
-  spareWidth: number;
-}
-
+/** What stands above the lid of a form where nothing is said, m. */
+export const aboveOf = (form: Vessel["form"]): number => (hasAirlock({ form, volume: 0 }) ? AIRLOCK_HEIGHT : 0);
 /** Boxes in which the air itself is what one sets. */
 export const isSmoker = (kind: CabinetKind): boolean => kind === "drum" || kind === "brick";
 
@@ -111,20 +104,3 @@ export const isBath = (kind: CabinetKind): boolean => kind === "crock" || kind =
 
 /** Boxes that are their own vessel: nothing has to go in. */
 export const isVesselItself = (kind: CabinetKind): boolean => kind === "kettle" || kind === "jacketed";
-
-/**
- * Whether the vessel stands in the box with 2 cm of air around it, with its airlock where it has one; of several, all
- * by their volume with a third of the box left for air.
- */
-export function fitOf(cabinet: Cabinet, vessel: Shaped & Partial<Pick<Vessel, "count">>): Fit {
-  if (isVesselItself(cabinet.kind)) return { fits: true, spareHeight: 0, spareWidth: 0 };
-  const inside = insideOf(cabinet);
-  const size = vesselSize(vessel);
-  const airlock = vessel.form === undefined || hasAirlock(vessel) ? AIRLOCK_HEIGHT : 0;
-  const spareHeight = inside.height - size.height - airlock;
-  const slab = forms[vessel.form ?? "bucket"].slab > 0;
-  const spareWidth = slab ? 0 : Math.min(inside.width, inside.depth) - size.diameter - 2 * CLEARANCE;
-  const all = (vessel.count ?? 1) * vessel.volume;
-  const most = slab || (vessel.count ?? 1) > 1 ? inside.volume * 0.67 : Infinity;
-  return { fits: spareHeight >= 0 && spareWidth >= 0 && all <= most, spareHeight, spareWidth };
-}

@@ -100,7 +100,14 @@ export const jobs: readonly Job[] = [
     label: "Honey, warmed",
     note: "{40} to {45} {°} for days, never above {50} {°}",
     boxes: ["warmBox", "upright", "foam"],
-    edits: [...band(40, 45, "honey"), ...load("pail", "setHoney", "plastic", 0.019, 3), start(16), heatOnly],
+    // Two such pails stand in a usual cabinet only one over the other.
+    edits: [
+      ...band(40, 45, "honey"),
+      ...load("pail", "setHoney", "plastic", 0.019, 2),
+      edit("build", "shelfAt", 0.4),
+      start(16),
+      heatOnly,
+    ],
     inBox: {
       // The face of a tube heater that melts honey is too hot to stand bare beside pails; a guarded lamp hangs above them.
       upright: [edit("heater", "kind", "lamp"), edit("cabinet", "fan", true)],
@@ -108,6 +115,7 @@ export const jobs: readonly Job[] = [
       warmBox: [edit("cabinet", "fan", true), ...keyed(43.5, 1.5)],
       foam: [
         ...load("jar", "setHoney", "plastic", 0.001, 4),
+        edit("build", "shelfAt", 0),
         edit("cabinet", "fan", true),
         probe("strapped"),
         ...keyed(42.5, 0.3),

@@ -18,6 +18,7 @@ export function newChamber(id: string, name: string, now: string): ChamberRecord
     roomSeries: null,
     cabinet: {},
     thermal: {},
+    build: {},
     devices: [
       { id: "h1", device: "heater", at: null, heater: {} },
       { id: "c1", device: "cooler", at: null, cooler: {} },
@@ -31,5 +32,6 @@ export function newChamber(id: string, name: string, now: string): ChamberRecord
     happenings: [],
     readings: [],
     ownWay: [],
+    parts: [],
   };
 }

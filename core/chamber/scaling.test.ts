@@ -10,7 +10,6 @@ import {
   contentsCapacity,
   coolersFor,
   describe as describeChamber,
-  fitOf,
   hasCompressor,
   hasCooler,
   hasFire,
@@ -88,30 +87,6 @@ describe("measures of a box", () => {
       Math.PI * pail.diameter * pail.height + (Math.PI / 2) * pail.diameter ** 2,
       12,
     );
-  });
-  it("fit: the airlock of what ferments, a finger's breadth at the sides, a third of the box for the air", () => {
-    const bucket = { volume: 0.023, form: "bucket" } as const;
-    const size = vesselSize(bucket);
-    const c = of("upright");
-    const fit = fitOf(c, bucket);
-    expect(fit.spareHeight).toBeCloseTo(1.5 - size.height - 0.14, 9);
-    expect(fit.spareWidth).toBeCloseTo(0.5 - size.diameter - 0.04, 9);
-    expect(fitOf(c, { ...bucket, form: "pot" }).spareHeight).toBeCloseTo(
-      1.5 - vesselSize({ volume: 0.023, form: "pot" }).height,
-      9,
-    );
-    expect(fitOf(c, { volume: 0.023 }).spareHeight).toBeCloseTo(fit.spareHeight, 12);
-    expect(fitOf(of("upright", { height: size.height + 0.2 + 0.139 }), bucket).fits).toBe(false);
-    expect(fitOf(of("upright", { height: size.height + 0.2 + 0.141 }), bucket).fits).toBe(true);
-    expect(fitOf(of("upright", { depth: size.diameter + 0.139 }), bucket).fits).toBe(false);
-    expect(fitOf(of("upright", { depth: size.diameter + 0.141 }), bucket).fits).toBe(true);
-    // 0.375 m³ inside: two thirds of it are eleven buckets of 23 L by volume, one of 30 L stands alone.
-    expect([10, 11].map((count) => fitOf(c, { ...bucket, count }).fits)).toEqual([true, false]);
-    expect(fitOf(c, { volume: 0.2, form: "tray", count: 1 }).fits).toBe(true);
-    expect(fitOf(c, { volume: 0.26, form: "tray", count: 1 }).fits).toBe(false);
-    expect(fitOf(c, { volume: 0.2, form: "tray" }).spareWidth).toBe(0);
-    for (const kind of ["kettle", "jacketed"] as const)
-      expect(fitOf(of(kind), { volume: 9 })).toEqual({ fits: true, spareHeight: 0, spareWidth: 0 });
   });
 });
 

@@ -5,6 +5,7 @@ export * from "./record";
 export * from "./sections";
 export * from "./publishedSchema";
 export * from "./box";
+export * from "./build";
 export * from "./devices";
 export * from "./happenings";
 export * from "./load";

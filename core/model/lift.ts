@@ -156,8 +156,8 @@ const toSix = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 6 });
 /** Version 7: things to do in stages, readings, limits that somebody passes knowingly. */
 const toSeven = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 7, readings: [], ownWay: [] });
 
-/** Version 8: vessels that are put in later, stages that wait for all of them. Nothing of what there was is written otherwise. */
-const toEight = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 8 });
+/** Version 8: vessels that are put in later, stages that wait for all of them; how it is built, and its parts. */
+const toEight = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 8, build: {}, parts: [] });
 
 export const chamberSteps: LiftSteps = {
   1: toTwo,

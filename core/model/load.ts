@@ -1,4 +1,5 @@
 import * as z from "zod/mini";
+import { outlineShape } from "./build";
 import { quantityField, temperatureField } from "./fields";
 
 export const vesselForms = ["bucket", "carboy", "pail", "jar", "tray", "pot", "piece"] as const;
@@ -21,6 +22,7 @@ export const vesselShape = {
   /** Heat taken by evaporation from one, W, when its surface is at `evaporationAt` °C. */
   evaporation: quantityField(0, 2000),
   evaporationAt: temperatureField(0, 100),
+  ...outlineShape,
 };
 
 export const productKinds = [

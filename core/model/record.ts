@@ -1,4 +1,5 @@
 import * as z from "zod/mini";
+import { part as boughtPart } from "./build";
 import { idField, nameField, sparse } from "./fields";
 import { happening, roomReadings, roomSeries } from "./happenings";
 import { reading } from "./reading";
@@ -64,6 +65,8 @@ export const chamberFieldsOf = (part: typeof sparse) =>
     roomSeries: z.nullable(roomSeries),
     cabinet: part(shapes.cabinet),
     thermal: part(shapes.thermal),
+    /** What is inside the box, what carries the load, how a foam box is made. */
+    build: part(shapes.build),
     /** What heats, cools, stirs and shines. Heaters and coolers may stand at a vessel; null: at the first. */
     devices: z.array(deviceOf(part)).check(z.maxLength(16)),
     controllers: z.array(controllerOf(part)).check(z.minLength(1), z.maxLength(6)),
@@ -101,6 +104,8 @@ export const chamberFieldsOf = (part: typeof sparse) =>
     readings: z.array(reading).check(z.maxLength(400)),
     /** Findings about limits that the person knows and passes all the same, by their keys. */
     ownWay: z.array(z.string().check(z.minLength(1), z.maxLength(120))).check(z.maxLength(40)),
+    /** What is bought: prices and what is owned of the parts that follow from it, and parts of one's own. */
+    parts: z.array(boughtPart).check(z.maxLength(200)),
   });
 const chamberFields = chamberFieldsOf(sparse);
 export type ChamberRecord = z.infer<typeof chamberFields>;

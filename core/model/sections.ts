@@ -1,4 +1,5 @@
 import type * as z from "zod/mini";
+import { buildShape } from "./build";
 import { cabinetShape, roomShape, thermalShape } from "./box";
 import { coolerShape, fanShape, heaterShape, lightShape } from "./devices";
 import type { Happening, RoomReadings, RoomSeries } from "./happenings";
@@ -14,6 +15,7 @@ export const sectionShapes = {
   room: roomShape,
   cabinet: cabinetShape,
   thermal: thermalShape,
+  build: buildShape,
   heater: heaterShape,
   cooler: coolerShape,
   fan: fanShape,
@@ -34,6 +36,7 @@ export type Room = Full<typeof roomShape>;
 export type Cabinet = Full<typeof cabinetShape>;
 export type CabinetKind = Cabinet["kind"];
 export type Thermal = Full<typeof thermalShape>;
+export type Build = Full<typeof buildShape>;
 export type Heater = Full<typeof heaterShape>;
 export type HeaterKind = Heater["kind"];
 export type Cooler = Full<typeof coolerShape>;
@@ -81,6 +84,7 @@ export interface Chamber {
   recorded: RoomReadings | RoomSeries | null;
   cabinet: Cabinet;
   thermal: Thermal;
+  build: Build;
   heaters: PlacedHeater[];
   coolers: PlacedCooler[];
   fans: Named<Fan>[];

@@ -1,10 +1,10 @@
-import { AIR, fitOf, hasAirlock, vesselName } from "../chamber";
+import { AIR } from "../chamber";
 import { parametersOf } from "../controller";
 import type { Edit } from "../model";
 import { displayError, offsetFor } from "../probe";
 import { freezingPoint, modelOf } from "../product";
-import { atFirst, measures, printMeasure } from "../quantity";
-import type { Case, Finding, Rule } from "./types";
+import { atFirst } from "../quantity";
+import type { Case, Rule } from "./types";
 import { fromTo, words } from "./words";
 
 /** From this share on a culture has done its work: cold no longer harms it. */
@@ -79,38 +79,6 @@ export const nearFreezing: Rule = (c) => {
     remedies: [],
   };
 };
-
-/** A vessel does not go into the cabinet. */
-export const doesNotFit: Rule = (c) =>
-  c.chamber.vessels.flatMap((vessel, i): Finding[] => {
-    const fit = fitOf(c.chamber.cabinet, vessel);
-    if (fit.fits) return [];
-    const length = (m: number) => printMeasure(Math.round(-m * 100) / 100, measures.length, "metric");
-    const several = c.chamber.vessels.length > 1;
-    return [
-      {
-        id: "does-not-fit",
-        about: vessel.id,
-        severity: "danger",
-        station: "box",
-        title: several ? `Vessel ${i + 1} does not fit` : "The vessel does not fit",
-        text: [
-          fit.spareHeight < 0
-            ? `${hasAirlock(vessel) ? "With its airlock a" : "A"} ${vesselName(vessel)} of this volume is ${length(fit.spareHeight)} too tall.`
-            : "",
-          fit.spareWidth < 0 ? `It is ${length(fit.spareWidth)} too wide, with 2\u00a0cm of air around it.` : "",
-          fit.spareHeight >= 0 && fit.spareWidth >= 0
-            ? "All of them together take more than two thirds of the box."
-            : "",
-          `Take the measures of your own vessel: this is a usual ${vesselName(vessel)}.`,
-        ]
-          .filter(Boolean)
-          .join(" "),
-        moment: null,
-        remedies: [],
-      },
-    ];
-  });
 
 /** One chamber is asked for two temperatures. */
 export const twoTemperatures: Rule = (c) => {

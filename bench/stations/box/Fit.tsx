@@ -1,0 +1,223 @@
+"use client";
+
+import { isBath, vesselName } from "@/core/chamber";
+import { boxFit, isFlat, layersIn, liftOf, mostAlike, type BoxFit } from "@/core/fit";
+import type { Edit, LoadedVessel, Spot } from "@/core/model";
+import { measures, printMeasure } from "@/core/quantity";
+import { Elevation, Plan } from "@/parts/fit";
+import { measureKind } from "@/parts/fields";
+import { useActions, useChamber, usePreferences } from "../../context";
+import { Fields } from "../../Fields";
+import { ValueField } from "../../ValueField";
+
+/** On what a vessel stands whose middle lies there. */
+function standsOn({ space }: BoxFit, x: number, y: number, before: Spot["on"]): Spot["on"] {
+  if (before === "shelf") return "shelf";
+  const hump = space.levels.find((l) => l.on === "hump");
+  return hump && x > hump.x0 && x < hump.x1 && y < hump.y1 ? "hump" : "floor";
+}
+
+/** Whether all goes in, drawn to scale; what is in the way, and the outline of each vessel. */
+export function Fit() {
+  const { chamber } = useChamber();
+  const { apply } = useActions();
+  const { system } = usePreferences();
+  const fit = boxFit(chamber);
+  const { placed, space } = fit;
+  const length = measureKind(measures.length, system);
+  const mm = measureKind(measures.thickness, system);
+  const metre = Math.min(
+    320 / Math.max(space.width, 0.1),
+    320 / Math.max(space.depth, 0.1),
+    420 / Math.max(space.height, 0.1),
+  );
+  const move = (index: number, to: { x: number; y: number; turned: boolean }) => {
+    const of = placed[index]!;
+    const at = chamber.vessels.find((v) => v.id === of.id)!;
+    // All of its kind are held where they are, so that one that is moved pushes no other.
+    const spots = placed
+      .filter((p) => p.id === of.id)
+      .map((p): Spot => {
+        const { x, y, turned } = p === of ? to : p.at;
+        const inside = (m: number, most: number) => Math.min(Math.max(m, 0), most);
+        const spot = { x: inside(x, space.width), y: inside(y, space.depth) };
+        return { ...spot, turned, on: p === of ? standsOn(fit, spot.x, spot.y, p.on) : p.on };
+      });
+    apply(
+      [{ section: "vessel", field: "spots", id: at.id, value: spots }],
+      "place of a vessel",
+      `spot:${at.id}:${index}`,
+    );
+  };
+  const field = (
+    name: "humpWidth" | "humpDepth" | "humpHeight" | "shelfAt" | "doorShelf" | "ceiling",
+    label: string,
+    hint?: string,
+  ) => (
+    <ValueField
+      at={{ section: "build", field: name }}
+      label={label}
+      kind={length}
+      value={chamber.build[name]}
+      hint={hint}
+    />
+  );
+  return (
+    <section className="grid gap-4" aria-label="Does it fit?">
+      <p className="text-lg" aria-live="polite">
+        <strong>{fit.fits ? "It fits." : "It does not fit."}</strong> <Answer fit={fit} />
+      </p>
+      {placed.length > 0 && (
+        <>
+          <div className="flex flex-wrap items-start gap-6">
+            <Plan fit={fit} metre={metre} system={system} onMove={move} />
+            <Elevation fit={fit} metre={metre} system={system} />
+          </div>
+          <p className="quiet max-w-prose">
+            Drag a vessel in the plan, or move it with the arrow keys; R turns it. With 2 cm to the walls and 1 cm
+            between.{" "}
+            {chamber.vessels.some((v) => v.spots.length > 0) && (
+              <button
+                type="button"
+                className="key"
+                onClick={() =>
+                  apply(
+                    chamber.vessels.map((v): Edit => ({
+                      section: "vessel",
+                      field: "spots",
+                      id: v.id,
+                      value: undefined,
+                    })),
+                    "places found by themselves",
+                  )
+                }
+              >
+                Let all find their places again
+              </button>
+            )}
+          </p>
+          <Lifts />
+        </>
+      )}
+      <Fields title="In the way inside" note="Measure your own: none of it is assumed. 0 is none.">
+        {field("humpDepth", "Hump: depth", "Over the compressor, at the back.")}
+        {field("humpHeight", "Hump: height")}
+        {field("humpWidth", "Hump: width", "0: the whole width.")}
+        {field("shelfAt", "A shelf that stays, at", "Its top over the floor.")}
+        {field("doorShelf", "Shelves in the door take", "Of the depth.")}
+        {field("ceiling", "Hanging from the ceiling", "Plate, light, inner face of a lid.")}
+      </Fields>
+      {chamber.vessels
+        .filter((v) => !isFlat(v))
+        .map((v) => (
+          <Outline key={v.id} vessel={v} several={chamber.vessels.length > 1} length={length} mm={mm} />
+        ))}
+    </section>
+  );
+}
+
+function Answer({ fit }: { fit: BoxFit }) {
+  const { chamber } = useChamber();
+  const { system } = usePreferences();
+  const short = (m: number) => printMeasure(Math.round(m * 1000) / 1000, measures.thickness, system);
+  const [first] = chamber.vessels;
+  const most = fit.placed.length > 0 ? mostAlike(chamber, first!) : 0;
+  if (!fit.fits)
+    return (
+      <>
+        {fit.shorts
+          .map(({ height, width, under, crowded }) =>
+            [
+              height > 0 ? `${short(height)} too tall under ${under}` : "",
+              width > 0 ? `${short(width)} too wide` : "",
+              crowded ? "no place beside the others, or not where it was put" : "",
+            ]
+              .filter(Boolean)
+              .join(", "),
+          )
+          .filter(Boolean)
+          .join("; ")}
+        {fit.shorts.length > 0 ? ". " : ""}What would make it fit stands with the finding.
+      </>
+    );
+  const layers = isFlat(first!) && !isBath(chamber.cabinet.kind) ? layersIn(chamber.cabinet, first!) : null;
+  if (layers)
+    return (
+      <>
+        {layers.all === 0
+          ? "With air on all sides not one of them lies in it."
+          : `Laid on grids with air on all sides: ${layers.across} side by side, ${layers.behind} behind one another, ${layers.over} over one another, ${layers.all} in all.`}
+      </>
+    );
+  if (most <= 0) return null;
+  return (
+    <>
+      {most === 1
+        ? `One such ${vesselName(first!)} goes in, and no second one.`
+        : `Up to ${most} such ${vesselName(first!)}s find a place.`}
+    </>
+  );
+}
+
+function Lifts() {
+  const { chamber } = useChamber();
+  const { system } = usePreferences();
+  return (
+    <ul className="grid max-w-prose gap-1">
+      {chamber.vessels
+        .filter((v) => !isFlat(v))
+        .map((v, i) => {
+          const { height, mass, hands } = liftOf(chamber, v);
+          const how = {
+            one: "one person lifts that",
+            two: "be two, or fill it in its place",
+            "fill it there": "too heavy for that even by two: empty it first, or fill it in its place",
+          }[hands];
+          return (
+            <li key={v.id}>
+              {chamber.vessels.length > 1 ? `Vessel ${i + 1} is` : "It is"} about{" "}
+              {printMeasure(Math.round(mass), measures.mass, system)} full, lifted{" "}
+              {printMeasure(Math.round(height * 100) / 100, measures.length, system)} high: {how}.
+            </li>
+          );
+        })}
+    </ul>
+  );
+}
+
+interface OutlineProps {
+  vessel: LoadedVessel;
+  several: boolean;
+  length: ReturnType<typeof measureKind>;
+  mm: ReturnType<typeof measureKind>;
+}
+
+function Outline({ vessel, several, length, mm }: OutlineProps) {
+  const { chamber } = useChamber();
+  const at = chamber.vessels.indexOf(vessel) + 1;
+  const field = (
+    name: "bodyHeight" | "bodyWidth" | "above" | "reach" | "handles" | "tap",
+    label: string,
+    kind: OutlineProps["length"],
+    hint?: string,
+  ) => (
+    <ValueField
+      at={{ section: "vessel", field: name, id: vessel.id }}
+      label={several ? `Vessel ${at}: ${label.toLowerCase()}` : label}
+      kind={kind}
+      value={vessel[name]}
+      hint={hint}
+    />
+  );
+  const name = vesselName(vessel);
+  return (
+    <Fields title={several ? `Outline of vessel ${at}` : `Outline of the ${name}`}>
+      {field("bodyHeight", "Height of the body", length, `0: as a usual ${name} of its volume.`)}
+      {field("bodyWidth", "Width at its widest", length, "0: as is usual.")}
+      {field("above", "Airlock or valve above it", length)}
+      {field("reach", "Room to reach over it", length, "To take a sample.")}
+      {field("handles", "Handles, on each side", mm)}
+      {field("tap", "A tap in front", mm)}
+    </Fields>
+  );
+}

@@ -1,0 +1,4 @@
+export * from "./beam";
+export * from "./board";
+export * from "./materials";
+export * from "./plate";

@@ -1,0 +1,213 @@
+import fc from "fast-check";
+import { describe as describeChamber, tryEdits } from "../chamber";
+import type { Edit } from "../model";
+import { recordWith } from "../testing/build";
+import { boxFit, fitRemedies, liftOf, mostAlike, outlineOf, type Outline, type Space } from ".";
+import { BETWEEN, hitsOf, TO_WALLS } from "./collide";
+import { mostOf, place, type Wanted } from "./place";
+
+const edit = (section: string, field: string, value: unknown, id?: string) =>
+  ({ section, field, value, ...(id ? { id } : {}) }) as Edit;
+
+const plain: Outline = { radius: 0.15, height: 0.4, above: 0, reach: 0, handles: 0, tap: 0 };
+const roomOf = (width: number, depth: number, height: number, hump?: [w: number, d: number, h: number]): Space => {
+  const floor = { on: "floor" as const, z: 0, x0: 0, x1: width, y0: 0, y1: depth };
+  if (!hump) return { width, depth, height, round: false, blocks: [], levels: [floor] };
+  const [w, d, h] = hump;
+  const [x0, x1] = [(width - w) / 2, (width + w) / 2];
+  return {
+    width,
+    depth,
+    height,
+    round: false,
+    blocks: [{ name: "the hump", x0, x1, y0: 0, y1: d, z0: 0, z1: h }],
+    levels: [floor, { on: "hump", z: h, x0, x1, y0: 0, y1: d }],
+  };
+};
+const wanted = (...outlines: Outline[]): Wanted[] =>
+  outlines.map((outline, i) => ({ id: `v${i}`, name: `number ${i}`, outline, spot: null }));
+
+/** The rules once more, by plain distances and nothing of the search: does it stand free? */
+function free(space: Space, all: { x: number; y: number; z: number; o: Outline }[]): boolean {
+  return all.every(({ x, y, z, o }, i) => {
+    const keep = o.radius + TO_WALLS - 1e-6;
+    if (x < keep || y < keep || x > space.width - keep || y > space.depth - keep) return false;
+    if (z + o.height > space.height + 1e-6) return false;
+    for (const b of space.blocks) {
+      if (z >= b.z1 - 1e-6) continue;
+      const dx = Math.max(b.x0 - x, 0, x - b.x1);
+      const dy = Math.max(b.y0 - y, 0, y - b.y1);
+      if (Math.hypot(dx, dy) < keep) return false;
+    }
+    return all.every(
+      (b, k) =>
+        k === i ||
+        z >= b.z + b.o.height ||
+        b.z >= z + o.height ||
+        Math.hypot(x - b.x, y - b.y) >= o.radius + b.o.radius + BETWEEN - 1e-6,
+    );
+  });
+}
+
+/** Every place of a fine grid on every level, for one vessel beside others that stand. */
+function* grid(space: Space, step: number) {
+  for (const { z, x0, x1, y0, y1 } of space.levels)
+    for (let x = x0; x <= x1 + 1e-9; x += step) for (let y = y0; y <= y1 + 1e-9; y += step) yield { x, y, z };
+}
+
+const metres = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const boxes = fc
+  .tuple(
+    metres(0.3, 0.7),
+    metres(0.3, 0.7),
+    metres(0.3, 1),
+    metres(0, 1),
+    metres(0, 0.9),
+    metres(0.1, 0.6),
+    fc.boolean(),
+  )
+  .map(([w, d, h, hw, hd, hh, has]) => roomOf(w, d, h, has ? [w * hw, d * hd, h * hh] : undefined));
+const vessels = fc.tuple(metres(0.05, 0.2), metres(0.1, 0.6)).map(([radius, height]) => ({ ...plain, radius, height }));
+
+describe("one vessel in a box", () => {
+  it("stands free wherever it is put; what any place of a fine grid takes is not refused", () => {
+    fc.assert(
+      fc.property(boxes, vessels, (space, o) => {
+        const [found] = place(space, wanted(o));
+        const fits = found!.hits.length === 0;
+        if (fits) expect(free(space, [{ ...found!.at, o }])).toBe(true);
+        const byHand = [...grid(space, 0.01)].some((at) => free(space, [{ ...at, o }]));
+        if (byHand) expect(fits).toBe(true);
+      }),
+      { numRuns: 150 },
+    );
+  });
+});
+
+describe("two vessels in a box", () => {
+  it("stand free of each other; what a grid finds for both is not refused", () => {
+    fc.assert(
+      fc.property(boxes, vessels, vessels, (space, a, b) => {
+        const found = place(space, wanted(a, b));
+        const fits = found.every((p) => p.hits.length === 0);
+        if (fits)
+          expect(
+            free(
+              space,
+              found.map((p) => ({ ...p.at, o: p.outline })),
+            ),
+          ).toBe(true);
+        const first = [...grid(space, 0.03)].filter((at) => free(space, [{ ...at, o: a }]));
+        const second = [...grid(space, 0.03)].filter((at) => free(space, [{ ...at, o: b }]));
+        const byHand = first.some((p) =>
+          second.some((q) =>
+            free(space, [
+              { ...p, o: a },
+              { ...q, o: b },
+            ]),
+          ),
+        );
+        if (byHand) expect(fits).toBe(true);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe("as many as go in", () => {
+  // By hand: 50 by 50 cm, 2 cm to the walls, 1 cm between: 46 cm take two of 22.5 cm with their gap, so four in all.
+  it("four buckets of 22.5 cm in half a metre, one in the rest", () => {
+    expect(mostOf(roomOf(0.5, 0.5, 0.6), { ...plain, radius: 0.1125 })).toBe(4);
+    expect(mostOf(roomOf(0.5, 0.5, 0.6), { ...plain, radius: 0.116 })).toBeLessThan(4);
+    expect(mostOf(roomOf(0.5, 0.5, 0.6), { ...plain, radius: 0.2 })).toBe(1);
+    expect(mostOf(roomOf(0.5, 0.5, 0.3), { ...plain, radius: 0.1 })).toBe(0);
+  });
+  it("many small ones lie staggered where that takes more, and on hump and floor", () => {
+    const many = mostOf(roomOf(0.64, 0.6, 0.6), { ...plain, radius: 0.045, height: 0.12 });
+    expect(many).toBeGreaterThanOrEqual(30);
+    expect(mostOf(roomOf(0.6, 0.6, 0.8, [0.6, 0.2, 0.2]), { ...plain, radius: 0.07 })).toBeGreaterThan(
+      mostOf(roomOf(0.6, 0.4, 0.8), { ...plain, radius: 0.07 }),
+    );
+  });
+});
+
+describe("what stands off a vessel", () => {
+  it("is turned where handles are in the way, and found where it is turned by hand", () => {
+    const narrow = roomOf(0.36, 0.5, 0.6);
+    const handled = { ...plain, handles: 0.04 };
+    const [found] = place(narrow, wanted(handled));
+    expect(found!.hits).toEqual([]);
+    expect(found!.at.turned).toBe(true);
+    const spot = { x: 0.18, y: 0.25, on: "floor" as const, turned: false };
+    const [put] = place(narrow, [{ ...wanted(handled)[0]!, spot }]);
+    expect(put!.hits.map((h) => h.with).sort()).toEqual(["the left wall", "the right wall"]);
+    expect(put!.hits[0]!.by).toBeCloseTo(0.03, 6);
+  });
+  it("an airlock under a shelf", () => {
+    const space: Space = {
+      ...roomOf(0.5, 0.5, 1),
+      blocks: [{ name: "the shelf", x0: 0, x1: 0.5, y0: 0, y1: 0.5, z0: 0.48, z1: 0.5 }],
+    };
+    const at = { x: 0.25, y: 0.25, z: 0, turned: false };
+    expect(hitsOf(space, { outline: plain, at }, [])).toEqual([]);
+    expect(hitsOf(space, { outline: { ...plain, above: 0.14 }, at }, [])[0]?.with).toBe("the shelf");
+  });
+});
+
+describe("a chamber", () => {
+  const chest = recordWith(
+    edit("cabinet", "kind", "chest"),
+    edit("cabinet", "height", 0.62),
+    edit("vessel", "volume", 0.023),
+  );
+  it("says what is missing, and offers what makes it fit when it is tried, a collar too", () => {
+    const now = boxFit(describeChamber(chest));
+    expect(now.fits).toBe(false);
+    expect(now.shorts[0]!.height).toBeGreaterThan(0);
+    const remedies = fitRemedies(describeChamber(chest));
+    expect(remedies.map((r) => r.kind)).toEqual(expect.arrayContaining(["collar", "smaller"]));
+    for (const remedy of remedies) {
+      const tried = tryEdits(chest, remedy.edits);
+      expect(tried.ok && boxFit(describeChamber(tried.value)).fits).toBe(true);
+    }
+    const collar = remedies.find((r) => r.kind === "collar")!;
+    expect(collar.amount).toBeGreaterThanOrEqual(now.shorts[0]!.height);
+  });
+  it("with a shelf in the way, two vessels, and one too many", () => {
+    const shelf = recordWith(edit("build", "shelfAt", 0.3));
+    expect(boxFit(describeChamber(shelf)).fits).toBe(true);
+    const low = recordWith(edit("build", "shelfAt", 0.9));
+    expect(boxFit(describeChamber(low)).placed[0]!.on).toBe("floor");
+    const many = recordWith(edit("vessel", "count", 6));
+    const fit = boxFit(describeChamber(many));
+    expect(fit.fits).toBe(false);
+    expect(fit.shorts[0]!.crowded).toBe(true);
+    const { vessels, ...rest } = describeChamber(many);
+    const most = mostAlike(rest, vessels[0]!);
+    expect(fitRemedies(describeChamber(many)).find((r) => r.kind === "fewer")!.amount).toBe(most);
+  });
+  it("what lies flat goes by its volume: two thirds of the box, and all of a pot", () => {
+    const flat = (...edits: Edit[]) =>
+      boxFit(describeChamber(recordWith(edit("vessel", "form", "tray"), edit("vessel", "volume", 0.02), ...edits)));
+    // By hand: 0.375 m³ inside, of which 0.251 are two thirds.
+    expect([12, 13].map((count) => flat(edit("vessel", "count", count)).fits)).toEqual([true, false]);
+    expect(flat(edit("vessel", "count", 13)).shorts).toEqual([]);
+    for (const kind of ["kettle", "jacketed"]) {
+      const own = describeChamber(recordWith(edit("cabinet", "kind", kind), edit("vessel", "volume", 0.4)));
+      expect(boxFit(own)).toMatchObject({ fits: true, placed: [] });
+    }
+  });
+  it("a vessel as it was measured: taller than usual", () => {
+    const tall = describeChamber(recordWith(edit("vessel", "bodyHeight", 1.6)));
+    expect(outlineOf(tall.vessels[0]!).height).toBe(1.6);
+    expect(boxFit(tall).shorts[0]!).toMatchObject({ crowded: false, under: "the ceiling" });
+  });
+  it("how high and how heavy: over a chest's rim 23 L are filled where they stand", () => {
+    const c = describeChamber(chest);
+    expect(liftOf(c, c.vessels[0]!)).toMatchObject({ height: 0.62, hands: "fill it there" });
+    const small = describeChamber(recordWith(edit("vessel", "volume", 0.01)));
+    expect(liftOf(small, small.vessels[0]!).hands).toBe("one");
+    const fridge = describeChamber(recordWith());
+    expect(liftOf(fridge, fridge.vessels[0]!).mass).toBeCloseTo(23 * 1.08, 1);
+  });
+});

@@ -1,0 +1,89 @@
+import { insideOf, isBath, isVesselItself, vesselName } from "../chamber";
+import type { Chamber, LoadedVessel } from "../model";
+import { outlineOf, extents, fullHeight, type Outline } from "./outline";
+import { mostOf, place, type Placed, type Wanted } from "./place";
+import { TO_WALLS } from "./collide";
+import { spaceOf, type Space } from "./space";
+
+/** What keeps a vessel out, m; 0: nothing of that kind. */
+export interface Short {
+  vessel: string;
+  /** Missing in height, under what, and missing in width or depth. */
+  height: number;
+  under: string;
+  width: number;
+  /** It would go in by itself: the others take its place. */
+  crowded: boolean;
+}
+
+/** How what stands in a box fits into it. */
+export interface BoxFit {
+  fits: boolean;
+  space: Space;
+  placed: Placed[];
+  shorts: Short[];
+  /** Share of the inside that flat pieces and trays take, where they have to hang or lie in layers. */
+  filled: number;
+}
+
+/** Flat things hang, lie on grids or in water: of them the volume counts, and a third of the box stays air. */
+const FILLED_MOST = 0.67;
+export const isFlat = ({ form }: Pick<LoadedVessel, "form">): boolean => form === "tray" || form === "piece";
+
+/** More than so many are not set one by one. */
+const ONE_BY_ONE = 60;
+
+/** What a vessel is missing on the level where it misses least. */
+function shortOf(space: Space, o: Outline): Pick<Short, "height" | "under" | "width"> {
+  const over = (z: number) => {
+    const lids = space.blocks.filter((b) => b.z0 > z + 1e-9 && b.x1 - b.x0 >= space.width - 1e-9);
+    const lowest = lids.reduce((low, b) => (b.z0 < low.z0 ? b : low), { z0: space.height, name: "the ceiling" });
+    return { room: lowest.z0 - z, name: lowest.name };
+  };
+  const heights = space.levels.map(({ z }) => ({ ...over(z), missing: fullHeight(o) - over(z).room }));
+  const best = heights.reduce((a, b) => (b.missing < a.missing ? b : a));
+  const widths = [false, true].map((turned) => {
+    const { side, front, back } = extents(o, turned);
+    return space.round
+      ? 2 * (Math.max(side, front) + TO_WALLS) - space.width
+      : Math.max(2 * (side + TO_WALLS) - space.width, front + back + 2 * TO_WALLS - space.depth);
+  });
+  return { height: Math.max(0, best.missing), under: best.name, width: Math.max(0, Math.min(...widths)) };
+}
+
+/** Whether all that stands in a box goes in, where each of them stands, and what is missing where one does not. */
+export function boxFit(chamber: Pick<Chamber, "cabinet" | "build" | "vessels">): BoxFit {
+  const { cabinet, vessels } = chamber;
+  const space = spaceOf(chamber);
+  const flat = vessels.filter(isFlat).reduce((sum, v) => sum + v.count * v.volume, 0);
+  const filled = flat / insideOf(cabinet).volume;
+  if (isVesselItself(cabinet.kind)) return { fits: true, space, placed: [], shorts: [], filled: 0 };
+  const name = (v: LoadedVessel) =>
+    `the ${vesselName(v)}${vessels.length > 1 ? ` (vessel ${vessels.indexOf(v) + 1})` : ""}`;
+  const wanted = vessels
+    .filter((v) => !isFlat(v))
+    .flatMap((v): Wanted[] =>
+      Array.from({ length: Math.min(v.count, ONE_BY_ONE) }, (_, i) => ({
+        id: v.id,
+        name: name(v),
+        outline: outlineOf(v),
+        spot: v.spots[i] ?? null,
+      })),
+    );
+  const placed = place(space, wanted);
+  const troubled = [...new Set(placed.filter((p) => p.hits.length > 0).map((p) => p.id))];
+  const shorts = troubled.map((id): Short => {
+    const outline = outlineOf(vessels.find((v) => v.id === id)!);
+    const alone = mostOf(space, outline, 1) > 0;
+    return alone
+      ? { vessel: id, height: 0, under: "", width: 0, crowded: true }
+      : { vessel: id, ...shortOf(space, outline), crowded: false };
+  });
+  // In a pot pieces lie in the water, whatever its shape.
+  const stuffed = filled > FILLED_MOST && !isBath(cabinet.kind);
+  return { fits: troubled.length === 0 && !stuffed, space, placed, shorts, filled };
+}
+
+/** How many vessels like one of a chamber's go in at most, by themselves. */
+export const mostAlike = (chamber: Pick<Chamber, "cabinet" | "build">, vessel: LoadedVessel): number =>
+  isFlat(vessel) || isVesselItself(chamber.cabinet.kind) ? 0 : mostOf(spaceOf(chamber), outlineOf(vessel));

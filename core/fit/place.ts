@@ -1,0 +1,229 @@
+import type { Spot } from "../model";
+import { hitsOf, BETWEEN, TO_WALLS, type Hit, type Stood } from "./collide";
+import { extents, fullHeight, type Outline, type Standing } from "./outline";
+import type { Level, Space } from "./space";
+
+/** A vessel that has to stand somewhere: where it was put by hand, or wherever it can. */
+export interface Wanted {
+  id: string;
+  name: string;
+  outline: Outline;
+  spot: Spot | null;
+}
+
+/** Where it stands, and what it runs into there; one that finds no place stands in the middle and says with what. */
+export interface Placed extends Stood {
+  id: string;
+  on: Spot["on"];
+  hits: Hit[];
+}
+
+/** So many places are looked at before the search gives up: it answers within a frame. */
+const MOST_LOOKS = 5000;
+
+const crossings = (
+  a: { x: number; y: number; d: number },
+  b: { x: number; y: number; d: number },
+): [x: number, y: number][] => {
+  const apart = Math.hypot(b.x - a.x, b.y - a.y);
+  if (apart < 1e-9 || apart > a.d + b.d || apart < Math.abs(a.d - b.d)) return [];
+  const along = (a.d ** 2 - b.d ** 2 + apart ** 2) / (2 * apart);
+  const off = Math.sqrt(Math.max(0, a.d ** 2 - along ** 2));
+  const [ux, uy] = [(b.x - a.x) / apart, (b.y - a.y) / apart];
+  const [mx, my] = [a.x + ux * along, a.y + uy * along];
+  return [
+    [mx - uy * off, my + ux * off],
+    [mx + uy * off, my - ux * off],
+  ];
+};
+
+/**
+ * Places at which a vessel touches two things at once: walls, edges of what is in the way, vessels that stand. What fits
+ * anywhere fits at one of these, since it can be pushed there.
+ */
+function places(space: Space, level: Level, o: Outline, turned: boolean, stood: readonly Stood[]): [number, number][] {
+  const { side, front, back } = extents(o, turned);
+  const xs = [TO_WALLS + side, space.width - TO_WALLS - side, space.width / 2, (level.x0 + level.x1) / 2];
+  const ys = [TO_WALLS + back, space.depth - TO_WALLS - front, space.depth / 2, (level.y0 + level.y1) / 2];
+  const round: { x: number; y: number; d: number }[] = stood.map((s) => ({
+    x: s.at.x,
+    y: s.at.y,
+    d: s.outline.radius + o.radius + BETWEEN,
+  }));
+  for (const b of space.blocks) {
+    xs.push(b.x0 - TO_WALLS - side, b.x1 + TO_WALLS + side);
+    ys.push(b.y0 - TO_WALLS - front, b.y1 + TO_WALLS + back);
+    for (const x of [b.x0, b.x1]) for (const y of [b.y0, b.y1]) round.push({ x, y, d: o.radius + TO_WALLS });
+  }
+  if (space.round) {
+    const centre = space.width / 2;
+    round.push({ x: centre, y: centre, d: Math.max(0, centre - TO_WALLS - Math.max(side, front)) });
+  }
+  const found: [number, number][] = xs.flatMap((x) => ys.map((y): [number, number] => [x, y]));
+  for (const { x: cx, y: cy, d } of round) {
+    for (const x of xs) {
+      const off = d ** 2 - (x - cx) ** 2;
+      if (off >= 0) found.push([x, cy - Math.sqrt(off)], [x, cy + Math.sqrt(off)]);
+    }
+    for (const y of ys) {
+      const off = d ** 2 - (y - cy) ** 2;
+      if (off >= 0) found.push([cx - Math.sqrt(off), y], [cx + Math.sqrt(off), y]);
+    }
+  }
+  for (let i = 0; i < round.length; i++)
+    for (let k = i + 1; k < round.length; k++) found.push(...crossings(round[i]!, round[k]!));
+  const [left, right] = [TO_WALLS + side - 1e-7, space.width - TO_WALLS - side + 1e-7];
+  const [rear, fore] = [TO_WALLS + back - 1e-7, space.depth - TO_WALLS - front + 1e-7];
+  const seen = new Set<number>();
+  return (
+    found
+      .filter(([x, y]) => {
+        if (x < left || x > right || y < rear || y > fore) return false;
+        // The same place comes out of more than one pair of things that it touches.
+        const key = Math.round(x * 1e5) * 1e6 + Math.round(y * 1e5);
+        return !seen.has(key) && Boolean(seen.add(key));
+      })
+      // From the back to the front, from the left to the right: so one would fill it.
+      .sort((p, q) => p[1] - q[1] || p[0] - q[0])
+  );
+}
+
+/** Whether a vessel's body stands on its level by more than half of its foot: its middle lies over it. */
+const carried = ({ x0, x1, y0, y1 }: Level, x: number, y: number): boolean => x >= x0 && x <= x1 && y >= y0 && y <= y1;
+
+interface Search {
+  looks: number;
+}
+
+/** All ways of standing without running into anything, one after the other. */
+function* waysOf(
+  space: Space,
+  o: Outline,
+  stood: readonly Stood[],
+  search: Search,
+): Generator<Standing & { on: Spot["on"] }> {
+  const even = o.handles === 0 && o.tap === 0;
+  for (const level of space.levels)
+    for (const turned of even ? [false] : [false, true])
+      for (const [x, y] of places(space, level, o, turned, stood)) {
+        if (++search.looks > MOST_LOOKS) return;
+        if (!carried(level, x, y)) continue;
+        const at = { x, y, z: level.z, turned };
+        if (hitsOf(space, { outline: o, at }, stood).length === 0) yield { ...at, on: level.on };
+      }
+}
+
+/** A vessel in the middle of the lowest level on which it stands free there; null: of none. */
+function inTheMiddle(space: Space, { id, name, outline }: Wanted): Placed | null {
+  for (const { on, z, x0, x1, y0, y1 } of space.levels) {
+    const at = { x: (x0 + x1) / 2, y: (y0 + y1) / 2, z, turned: false };
+    if (hitsOf(space, { outline, at }, []).length === 0) return { id, name, outline, on, at, hits: [] };
+  }
+  return null;
+}
+
+const zOf = ({ levels }: Space, on: Spot["on"]): number => levels.find((l) => l.on === on)?.z ?? 0;
+
+/**
+ * Puts vessels into a space: those with a spot where they were put, the others from the widest to the narrowest wherever
+ * they touch two things and run into nothing. Going back on earlier ones is tried within a bound.
+ */
+export function place(space: Space, wanted: readonly Wanted[]): Placed[] {
+  const result = new Map<Wanted, Placed>();
+  const fixed: Placed[] = wanted.flatMap((w) => {
+    if (!w.spot) return [];
+    const { x, y, on, turned } = w.spot;
+    return [{ id: w.id, name: w.name, outline: w.outline, on, at: { x, y, z: zOf(space, on), turned }, hits: [] }];
+  });
+  wanted.filter((w) => w.spot).forEach((w, i) => result.set(w, fixed[i]!));
+  const free = wanted
+    .filter((w) => !w.spot)
+    .sort((a, b) => b.outline.radius - a.outline.radius || fullHeight(b.outline) - fullHeight(a.outline));
+  // One by itself stands in the middle where it can.
+  const alone = wanted.length === 1 && free[0] ? inTheMiddle(space, free[0]) : null;
+  if (alone) return [alone];
+  const search: Search = { looks: 0 };
+  let best: Placed[] = [];
+  const go = (i: number, stood: Placed[]): boolean => {
+    if (stood.length - fixed.length > best.length) best = stood.slice(fixed.length);
+    if (i === free.length) return true;
+    const w = free[i]!;
+    for (const { on, ...at } of waysOf(space, w.outline, stood, search)) {
+      if (go(i + 1, [...stood, { id: w.id, name: w.name, outline: w.outline, on, at, hits: [] }])) return true;
+      if (search.looks > MOST_LOOKS) return false;
+    }
+    return false;
+  };
+  const rows = fixed.length === 0 ? inRows(space, free) : null;
+  if (rows) best = rows;
+  else go(0, fixed);
+  free.forEach((w, i) => {
+    const found = best[i];
+    if (found) return result.set(w, found);
+    // It finds no place: in the middle of the floor it shows with what.
+    const at = { x: space.width / 2, y: Math.min(space.depth / 2, space.depth), z: 0, turned: false };
+    return result.set(w, { id: w.id, name: w.name, outline: w.outline, on: "floor" as const, at, hits: [] });
+  });
+  const all = wanted.map((w) => result.get(w)!);
+  return all.map((p) => ({
+    ...p,
+    hits: hitsOf(
+      space,
+      p,
+      all.filter((other) => other !== p),
+    ),
+  }));
+}
+
+/** How many of one vessel fit at most, found by putting in one after the other; more might go in by hand. */
+export function mostOf(space: Space, outline: Outline, most = 60): number {
+  const stood: Placed[] = [];
+  const search: Search = { looks: 0 };
+  while (stood.length < most) {
+    search.looks = 0;
+    const next = waysOf(space, outline, stood, search).next();
+    if (next.done) break;
+    const { on, ...at } = next.value;
+    stood.push({ id: "", name: "another", outline, on, at, hits: [] });
+  }
+  return Math.max(stood.length, lattice(space, outline).length);
+}
+
+/** Places in straight rows or in staggered ones, whichever takes more, on each level. */
+function lattice(space: Space, o: Outline): (Standing & { on: Spot["on"] })[] {
+  if (space.round) return [];
+  return space.levels.flatMap((level) => {
+    let best: (Standing & { on: Spot["on"] })[] = [];
+    for (const turned of [false, true]) {
+      const { side, front, back } = extents(o, turned);
+      const [dx, dy] = [2 * side + BETWEEN, front + back + BETWEEN];
+      for (const stagger of o.handles + o.tap > 0 ? [false] : [false, true]) {
+        const found: typeof best = [];
+        const step = stagger ? (dy * Math.sqrt(3)) / 2 : dy;
+        for (let row = 0, y = level.y0 + TO_WALLS + back; y <= level.y1 - TO_WALLS - front + 1e-9; y += step, row++)
+          for (
+            let x = level.x0 + TO_WALLS + side + (stagger && row % 2 === 1 ? dx / 2 : 0);
+            x <= level.x1 - TO_WALLS - side + 1e-9;
+            x += dx
+          ) {
+            const at = { x, y, z: level.z, turned };
+            if (hitsOf(space, { outline: o, at }, []).length === 0) found.push({ ...at, on: level.on });
+          }
+        if (found.length > best.length) best = found;
+      }
+    }
+    return best;
+  });
+}
+
+/** Vessels that are all alike stand in rows, where rows take them. */
+function inRows(space: Space, free: readonly Wanted[]): Placed[] | null {
+  const [first] = free;
+  if (!first || free.some((w) => JSON.stringify(w.outline) !== JSON.stringify(first.outline))) return null;
+  const rows = lattice(space, first.outline);
+  if (rows.length < free.length) return null;
+  return free.map(({ id, name, outline }, i) => {
+    const { on, ...at } = rows[i]!;
+    return { id, name, outline, on, at, hits: [] };
+  });
+}

@@ -1,0 +1,4 @@
+export * from "./compare";
+export * from "./nest";
+export * from "./panels";
+export * from "./sized";

@@ -1,0 +1,71 @@
+import { hasAirlock, vesselName } from "../chamber";
+import { boxFit, fitRemedies, isFlat, type FitRemedy, type Short } from "../fit";
+import type { LoadedVessel } from "../model";
+import { measures, printMeasure } from "../quantity";
+import type { Case, Finding, Remedy, Rule } from "./types";
+
+const long = (m: number) => printMeasure(Math.round(m * 1000) / 1000, measures.thickness, "metric");
+
+/** A way to make it fit, as it is offered. */
+export function fitLabel({ kind, amount }: FitRemedy, name: string): string {
+  switch (kind) {
+    case "turn":
+      return "Let it find its place by itself";
+    case "shelf":
+      return "Take the shelf out";
+    case "doorShelf":
+      return "Take the shelves out of the door";
+    case "collar":
+      return `Put a collar of ${long(amount)} under the lid`;
+    case "blowOff":
+      return "A hose in the place of the airlock";
+    case "smaller":
+      return `A ${name} of ${printMeasure(amount, measures.volume, "metric")}`;
+    case "fewer":
+      return amount === 1 ? "Only one of them" : `Only ${amount} of them`;
+  }
+}
+
+const missing = (c: Case, vessel: LoadedVessel, { height, under, width, crowded }: Short): string[] => {
+  const name = vesselName(vessel);
+  const usual = vessel.bodyHeight === 0 && vessel.bodyWidth === 0;
+  return [
+    height > 0
+      ? `${vessel.above > 0 ? `With ${hasAirlock(vessel) ? "its airlock" : "what stands above it"} a` : "A"} ${name} of this volume is ${long(height)} too tall under ${under}.`
+      : "",
+    width > 0 ? `It is ${long(width)} too wide, with 2\u00a0cm of air around it.` : "",
+    crowded
+      ? `${vessel.count > 1 || c.chamber.vessels.length > 1 ? "One goes in by itself: beside the others there is no place" : "Where it stands it runs into something"}.`
+      : "",
+    !crowded && height === 0 && width === 0 ? "Something is in its way." : "",
+    usual ? `Take the measures of your own: this is a usual ${name}.` : "",
+  ].filter(Boolean);
+};
+
+/** What stands in the box does not go in, or not where it was put. */
+export const doesNotFit: Rule = (c) => {
+  const { chamber } = c;
+  const { fits, shorts, filled } = boxFit(chamber);
+  if (fits) return null;
+  const { vessels } = chamber;
+  const offered = fitRemedies(chamber);
+  const remedies = (vessel: LoadedVessel): Remedy[] =>
+    offered.slice(0, 4).map((r) => ({ id: r.id, label: fitLabel(r, vesselName(vessel)), edits: r.edits }));
+  const finding = (vessel: LoadedVessel, text: string): Finding => ({
+    id: "does-not-fit",
+    about: vessel.id,
+    severity: "danger",
+    station: "box",
+    title: vessels.length > 1 ? `Vessel ${vessels.indexOf(vessel) + 1} does not fit` : "The vessel does not fit",
+    text,
+    moment: null,
+    remedies: remedies(vessel),
+  });
+  const stood = shorts.map((short) => {
+    const vessel = vessels.find((v) => v.id === short.vessel)!;
+    return finding(vessel, missing(c, vessel, short).join(" "));
+  });
+  const flat = vessels.find(isFlat);
+  if (!flat || filled <= 0.67) return stood;
+  return [...stood, finding(flat, "All of them together take more than two thirds of the box: air has to get around them.")];
+};

@@ -1,0 +1,4 @@
+export * from "./Cuts";
+export * from "./CutTable";
+export * from "./Elevation";
+export { Plan } from "./Plan";
