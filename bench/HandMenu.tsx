@@ -1,6 +1,6 @@
 "use client";
 
-import { Printer, Redo2, Thermometer } from "lucide-react";
+import { ListChecks, Printer, Redo2, Thermometer } from "lucide-react";
 import Link from "next/link";
 import { Menu, menuItem } from "@/parts/common";
 import { labelsOf, redo, setPreferences, useWorkshop } from "@/workshop";
@@ -14,6 +14,9 @@ export function HandMenu({ id }: { id: string }) {
     <Menu label="More: card, redo, units">
       <Link href={`/card?c=${id}`} className={menuItem}>
         <Printer size={18} aria-hidden /> Card for the door
+      </Link>
+      <Link href={`/parts?c=${id}`} className={menuItem}>
+        <ListChecks size={18} aria-hidden /> Parts and cost
       </Link>
       <button type="button" className={`${menuItem} disabled:opacity-45`} disabled={!future} onClick={() => redo()}>
         <Redo2 size={18} aria-hidden /> {future ? `Redo: ${future}` : "Nothing to redo"}

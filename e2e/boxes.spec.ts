@@ -24,7 +24,7 @@ for (const [job, box, low, high, happening, edit] of [
     "Heater cut by its own thermostat",
     ["2", "Thickness of the walls", "30"],
   ],
-  ["Honey, warmed", "Dead fridge as a warm box", "10", "16", "Power cut", ["1", "How many alike", "2"]],
+  ["Honey, warmed", "Dead fridge as a warm box", "10", "16", "Power cut", ["1", "How many alike", "1"]],
   ["Cooking in a water bath", "Slow cooker or insulated pot", "17", "21", "Lid off", ["2", "Water in the bath", "6"]],
   ["Hot smoking", "Steel drum", "5", "14", "Fuel out", ["3", "Charge", "5"]],
   [

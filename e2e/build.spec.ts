@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { expect, fill, openDemo, test, trialDone } from "./fixtures";
 
 test("a tall vessel does not fit a chest until the collar is on; by keys in the plan it runs into the hump", async ({
@@ -75,4 +76,36 @@ test("a foam box for six trays: sized, its panels on sheets, another wall, its c
   await expect(sheet).toContainText(/walls 50.mm/);
   await page.emulateMedia({ media: "print" });
   await expect(sheet.getByRole("img", { name: /^Sheet 1:/ })).toBeVisible();
+});
+
+test("parts: prices typed, what is there, one\u2019s own, electricity, as CSV, kept over a reload", async ({
+  page,
+}) => {
+  await openDemo(page, "box");
+  await page.getByRole("link", { name: "Parts and cost" }).click();
+  const total = page.getByRole("region", { name: "What it comes to" });
+  const heater = page
+    .getByRole("listitem", { name: "Tube heater, 60 W" })
+    .getByRole("textbox", { name: "Price of one" });
+  await heater.fill("24.5");
+  await heater.press("Enter");
+  await expect(total).toContainText("24.50 still to be bought once");
+  await heater.fill("-3");
+  await heater.press("Enter");
+  await expect(page.getByRole("alert").first()).toBeVisible();
+  await heater.press("Escape");
+  await page.getByRole("button", { name: "Something else" }).click();
+  const own = page.getByRole("textbox", { name: /^Part \d+$/ });
+  await own.fill("Cable gland");
+  await own.press("Enter");
+  await page.getByRole("checkbox", { name: /Upright larder fridge/ }).check();
+  await expect(total).toContainText(/draws .* kWh a day/, { timeout: 30_000 });
+  const saved = page.waitForEvent("download");
+  await page.getByRole("button", { name: "CSV" }).click();
+  const text = readFileSync(await (await saved).path(), "utf8");
+  expect(text).toMatch(/Cable gland/);
+  expect(text).toMatch(/Upright larder fridge,1,pieces,,,yes/);
+  await page.reload();
+  await expect(total).toContainText("24.50 still to be bought once");
+  await expect(page.getByRole("checkbox", { name: /Upright larder fridge/ })).toBeChecked();
 });

@@ -76,6 +76,7 @@ export const screens: [name: string, path: string][] = [
   ["compare", "/compare"],
   ["programs", "/programs"],
   ["card", "/card?c=demo-larder-cabinet"],
+  ["parts", "/parts?c=demo-larder-cabinet"],
   ...["job", "box", "heat", "probe", "settings"].map((s): [string, string] => [
     s,
     `/bench?c=demo-larder-cabinet&at=${s}`,

@@ -124,7 +124,7 @@ test("more vessels, a heat curve and a watching probe: put in, seen in the trial
   await expect(page.getByRole("alert").first()).toContainText("follow each other in time");
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Something else stands in it too" }).click();
-  await expect(page.getByRole("heading", { name: "Vessel 2" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Vessel 2", exact: true })).toBeVisible();
   await page.keyboard.press("Escape");
   await page.locator("h2").first().click();
   await page.keyboard.press("5");

@@ -4,7 +4,7 @@ import type { PreferencesRecord } from "@/core/model";
 import Link from "next/link";
 import { demoIsThere, removeDemo, bringDemoBack } from "@/demo";
 import { showShortcuts } from "@/parts/common";
-import { Choice, type Option } from "@/parts/fields";
+import { Choice, NumberField, plainKind, TextField, type Option } from "@/parts/fields";
 import { setPreferences, useWorkshop } from "@/workshop";
 import { QuarantineList } from "./QuarantineList";
 import { BackupDesk } from "./BackupDesk";
@@ -76,6 +76,7 @@ export function Preferences() {
             List of shortcuts
           </button>
         </section>
+        <Money />
         <BackupDesk />
         <QuarantineList />
         <section className="grid gap-2">
@@ -110,5 +111,47 @@ export function Preferences() {
         </section>
       </main>
     </>
+  );
+}
+
+/** What electricity costs, for the lists of parts. */
+function Money() {
+  const { preferences } = useWorkshop();
+  const { currency, tariff, carbon } = preferences;
+  const within = (most: number, put: (value: number) => void) => (value: number) => {
+    if (value < 0) return { code: "tooLow" as const, at: [], limit: 0 };
+    if (value > most) return { code: "tooHigh" as const, at: [], limit: most };
+    put(value);
+    return null;
+  };
+  return (
+    <section className="grid gap-4">
+      <h2 className="text-2xl">Money and electricity</h2>
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(min(13.5rem,100%),1fr))] gap-x-6 gap-y-2">
+        <TextField
+          label="Sign of your money"
+          value={currency}
+          most={4}
+          onCommit={(sign) => {
+            setPreferences({ currency: sign.trim() });
+            return null;
+          }}
+        />
+        <NumberField
+          label="A kWh costs"
+          kind={plainKind(currency, 0.01)}
+          value={tariff}
+          onCommit={within(1000, (value) => setPreferences({ tariff: value }))}
+          hint="As your bill says; 0: not known."
+        />
+        <NumberField
+          label="CO2 of a kWh"
+          kind={plainKind("kg", 0.01)}
+          value={carbon}
+          onCommit={within(3, (value) => setPreferences({ carbon: value }))}
+          hint="As your supplier says; 0: not known."
+        />
+      </div>
+    </section>
   );
 }

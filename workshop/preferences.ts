@@ -19,6 +19,9 @@ export function firstPreferences(locale: string, now: string): PreferencesRecord
     singleKeys: true,
     trialDays: 7,
     quickTrialDays: 1,
+    currency: "",
+    tariff: 0,
+    carbon: 0,
     demoSeeded: false,
   };
 }

@@ -1,6 +1,8 @@
 "use client";
 
+import { ListChecks } from "lucide-react";
 import dynamic from "next/dynamic";
+import Link from "next/link";
 import { boxes, insideOf, isBath, isBought, isRound, isSmoker, isVesselItself, lossCoefficient } from "@/core/chamber";
 import { cabinetAges, cabinetKinds, type CabinetAge, type CabinetKind, type Chamber, type Edit } from "@/core/model";
 import { inDegrees, measures, printMeasure, printNumber } from "@/core/quantity";
@@ -44,7 +46,7 @@ const ages: Record<CabinetAge, string> = {
 };
 
 export function BoxStation() {
-  const { chamber } = useChamber();
+  const { chamber, record } = useChamber();
   const { apply } = useActions();
   const preferences = usePreferences();
   const { system } = preferences;
@@ -159,6 +161,9 @@ export function BoxStation() {
           <FoamBox />
         </Fold>
       )}
+      <Link href={`/parts?c=${record.id}`} className="key justify-self-start">
+        <ListChecks size={18} aria-hidden /> Parts and cost
+      </Link>
       <Parameters />
       <Cautions cautions={cautionsAt("box", cabinet.kind)} />
     </>

@@ -1,4 +1,5 @@
 export * from "./calendar";
+export * from "./partsCsv";
 export * from "./programFile";
 export * from "./recipe";
 export * from "./roomCsv";

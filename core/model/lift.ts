@@ -171,4 +171,5 @@ export const chamberSteps: LiftSteps = {
 export const preferencesSteps: LiftSteps = {
   1: (raw) => ({ ...raw, schemaVersion: 2, quickTrialDays: 1 }),
   2: (raw) => ({ ...raw, schemaVersion: 3 }),
+  3: (raw) => ({ ...raw, schemaVersion: 4, currency: "", tariff: 0, carbon: 0 }),
 };

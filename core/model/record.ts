@@ -1,6 +1,6 @@
 import * as z from "zod/mini";
 import { part as boughtPart } from "./build";
-import { idField, nameField, sparse } from "./fields";
+import { idField, nameField, quantityField, sparse } from "./fields";
 import { happening, roomReadings, roomSeries } from "./happenings";
 import { reading } from "./reading";
 import { brokenReferences } from "./references";
@@ -180,6 +180,10 @@ export const preferencesRecord = z.strictObject({
   /** Length of a trial, days; and of pots, kettles and smokers, whose jobs take hours. */
   trialDays: z.literal(trialLengths),
   quickTrialDays: z.literal(trialLengths),
+  /** The sign of one's own money, what a kWh costs in it, and kg of CO2 a kWh; 0: not known. */
+  currency: z.string().check(z.maxLength(4)),
+  tariff: quantityField(0, 1000),
+  carbon: quantityField(0, 3),
   /** The demo has been put in once; it does not come back unasked. */
   demoSeeded: z.boolean(),
 });

@@ -1,0 +1,3 @@
+export * from "./change";
+export * from "./cost";
+export * from "./needed";
