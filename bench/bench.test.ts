@@ -28,9 +28,9 @@ describe("the path of stations", () => {
     expect(stateOf("settings", record, [])).toBe("untouched");
   });
   it("the next station is the first in the order of the work that is not settled", () => {
-    expect(nextStation(record, [])).toBe("probe");
+    expect(nextStation(record, [])).toBe("wiring");
     expect(nextStation(record, [verdict("box", "danger")])).toBe("box");
-    const all: ChamberRecord = { ...record, settled: ["job", "box", "heat", "probe", "settings"] };
+    const all: ChamberRecord = { ...record, settled: ["job", "box", "heat", "wiring", "probe", "settings"] };
     expect(nextStation(all, [])).toBeNull();
   });
 });

@@ -26,6 +26,11 @@ export const stationTable: Record<Station, StationPlace> = {
   job: { screen: screen(async () => (await import("./stations/JobStation")).JobStation), aside: ruler, dock: trial },
   box: { screen: screen(async () => (await import("./stations/BoxStation")).BoxStation), aside: ruler, dock: trial },
   heat: { screen: screen(async () => (await import("./stations/HeatStation")).HeatStation), aside: ruler, dock: trial },
+  wiring: {
+    screen: screen(async () => (await import("./stations/WiringStation")).WiringStation),
+    aside: ruler,
+    dock: trial,
+  },
   probe: {
     screen: screen(async () => (await import("./stations/ProbeStation")).ProbeStation),
     aside: ruler,

@@ -6,6 +6,7 @@ export const stationInfo: Record<Station, { number: number; name: string; asks: 
   job: { number: 1, name: "Job", asks: "What is in it, and how cold and how warm may it be?" },
   box: { number: 2, name: "Box", asks: "In what box does it stand, and in what room?" },
   heat: { number: 3, name: "Heat & cold", asks: "What warms it and what cools it?" },
+  wiring: { number: 4, name: "Wiring", asks: "How are heat and cold switched?" },
   probe: { number: 5, name: "Probe", asks: "Where does the controller feel the temperature?" },
   settings: { number: 6, name: "Settings", asks: "What do you key into the controller, and what will it do?" },
 };

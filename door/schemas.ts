@@ -10,6 +10,7 @@ const inputOf = (part: typeof sparse) =>
       cabinet: true,
       thermal: true,
       build: true,
+      wiring: true,
       devices: true,
       controllers: true,
       vessels: true,

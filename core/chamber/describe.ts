@@ -14,6 +14,7 @@ import {
   type Room,
   type Stage,
   type Vessel,
+  type Wiring,
 } from "../model";
 import { genericUnit } from "../controller";
 import { placementDefaults } from "../probe";
@@ -107,6 +108,25 @@ const buildDefaults: Build = {
   sheetPrice: 0,
 };
 
+/** A wiring as it is usual for a kind of mains (common practice, no source); nobody wires anything unasked. */
+const wiringDefaults = (mains: Wiring["mains"] = "one230"): Wiring => ({
+  mains,
+  plugTurns: mains === "one230",
+  breaker: mains === "one120" ? 15 : mains === "one230" ? 16 : 20,
+  fuse: 10,
+  residual: true,
+  mainSwitch: "both",
+  outlets: "two",
+  linkBroken: true,
+  outletAmps: mains === "one120" ? 15 : mains === "one230" ? 16 : 20,
+  relay: "mechanical",
+  relayAmps: 10,
+  relayMotorAmps: 0,
+  cordLength: 2,
+  metalBox: false,
+  ownWork: false,
+});
+
 const ofKind = <K extends DeviceRecord["device"]>(record: ChamberRecord, kind: K) =>
   record.devices.filter((d): d is Extract<DeviceRecord, { device: K }> => d.device === kind);
 
@@ -181,6 +201,7 @@ export function filled(record: ChamberRecord): Chamber {
     cabinet,
     thermal: fill(thermalDefaults(cabinet, first), record.thermal),
     build: fill(buildDefaults, record.build),
+    wiring: fill(wiringDefaults(record.wiring.mains?.value), record.wiring),
     heaters: [],
     coolers,
     fans: ofKind(record, "fan").map(({ id, fan }) => ({ ...fill(fanDefaults, fan), id })),

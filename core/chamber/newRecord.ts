@@ -19,6 +19,7 @@ export function newChamber(id: string, name: string, now: string): ChamberRecord
     cabinet: {},
     thermal: {},
     build: {},
+    wiring: {},
     devices: [
       { id: "h1", device: "heater", at: null, heater: {} },
       { id: "c1", device: "cooler", at: null, cooler: {} },

@@ -16,3 +16,4 @@ export * from "./merge";
 export * from "./problem";
 export * from "./program";
 export * from "./versions";
+export * from "./wiring";

@@ -157,7 +157,7 @@ const toSix = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 6 });
 const toSeven = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 7, readings: [], ownWay: [] });
 
 /** Version 8: vessels that are put in later, stages that wait for all of them; how it is built, and its parts. */
-const toEight = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 8, build: {}, parts: [] });
+const toEight = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 8, build: {}, wiring: {}, parts: [] });
 
 export const chamberSteps: LiftSteps = {
   1: toTwo,

@@ -92,6 +92,9 @@ describe("records", () => {
       singleKeys: true,
       trialDays: 7,
       quickTrialDays: 1,
+      currency: "",
+      tariff: 0.3,
+      carbon: 0,
       demoSeeded: false,
     };
     expect(workshopRecord.parse(preferences).kind).toBe("preferences");

@@ -8,7 +8,7 @@ import { TEMPLATE_VESSEL, type StageEnd } from "./program";
 import { sectionShapes as shapes } from "./sections";
 import { BACKUP_VERSION, CHAMBER_VERSION, PREFERENCES_ID, PREFERENCES_VERSION, PROGRAM_VERSION } from "./versions";
 
-export const stations = ["job", "box", "heat", "probe", "settings"] as const;
+export const stations = ["job", "box", "heat", "wiring", "probe", "settings"] as const;
 export type Station = (typeof stations)[number];
 
 const envelope = {
@@ -67,6 +67,8 @@ export const chamberFieldsOf = (part: typeof sparse) =>
     thermal: part(shapes.thermal),
     /** What is inside the box, what carries the load, how a foam box is made. */
     build: part(shapes.build),
+    /** How the unit switches heat and cold where somebody wires it. */
+    wiring: part(shapes.wiring),
     /** What heats, cools, stirs and shines. Heaters and coolers may stand at a vessel; null: at the first. */
     devices: z.array(deviceOf(part)).check(z.maxLength(16)),
     controllers: z.array(controllerOf(part)).check(z.minLength(1), z.maxLength(6)),

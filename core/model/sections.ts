@@ -6,6 +6,7 @@ import type { Happening, RoomReadings, RoomSeries } from "./happenings";
 import { bandShape, productShape, vesselShape } from "./load";
 import { programShape, stageShape } from "./program";
 import { probeShape, settingsShape, unitShape } from "./unit";
+import { wiringShape } from "./wiring";
 
 /**
  * The parts of a chamber as the core computes with them: every value present, SI units (°C, K, W, J, m, m³, s; hours
@@ -16,6 +17,7 @@ export const sectionShapes = {
   cabinet: cabinetShape,
   thermal: thermalShape,
   build: buildShape,
+  wiring: wiringShape,
   heater: heaterShape,
   cooler: coolerShape,
   fan: fanShape,
@@ -37,6 +39,7 @@ export type Cabinet = Full<typeof cabinetShape>;
 export type CabinetKind = Cabinet["kind"];
 export type Thermal = Full<typeof thermalShape>;
 export type Build = Full<typeof buildShape>;
+export type Wiring = Full<typeof wiringShape>;
 export type Heater = Full<typeof heaterShape>;
 export type HeaterKind = Heater["kind"];
 export type Cooler = Full<typeof coolerShape>;
@@ -85,6 +88,7 @@ export interface Chamber {
   cabinet: Cabinet;
   thermal: Thermal;
   build: Build;
+  wiring: Wiring;
   heaters: PlacedHeater[];
   coolers: PlacedCooler[];
   fans: Named<Fan>[];

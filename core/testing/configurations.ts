@@ -76,6 +76,8 @@ export const watcherBeside = (): ChamberRecord =>
 export const twoUnits = (scale: Scale = "F"): ChamberRecord =>
   changed(
     steady(...daily(2, 16), heaterOf(24), set("cooler", "kind", "none"), set("unit", "resolution", 0.1)),
+    // One over the other: side by side two such buckets do not stand in it.
+    set("build", "shelfAt", 0.6),
     addVessel,
     addDevice("heater"),
     set("heater", "power", 24, "h2"),
@@ -97,6 +99,8 @@ export const twoUnits = (scale: Scale = "F"): ChamberRecord =>
 export const twoBands = (low = 17.5, high = 22.5): ChamberRecord =>
   changed(
     steady(),
+    // One over the other: side by side two such buckets do not stand in it.
+    set("build", "shelfAt", 0.6),
     addVessel,
     set("vessel", "volume", 0.01, "v2"),
     set("band", "low", celsius(low), "v2"),

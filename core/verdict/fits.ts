@@ -67,5 +67,8 @@ export const doesNotFit: Rule = (c) => {
   });
   const flat = vessels.find(isFlat);
   if (!flat || filled <= 0.67) return stood;
-  return [...stood, finding(flat, "All of them together take more than two thirds of the box: air has to get around them.")];
+  return [
+    ...stood,
+    finding(flat, "All of them together take more than two thirds of the box: air has to get around them."),
+  ];
 };

@@ -21,6 +21,7 @@ import { outsideModel } from "./ground";
 import { takenOut } from "./happened";
 import { liesInLayers } from "./layers";
 import { doesNotFit } from "./fits";
+import { wiredWrong } from "./wired";
 import { bandsApart, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
 import { allWell } from "./normal";
 import { limitPassed, noLimitKnown, notReady, saltFirst, slowComeUp, tooCoolToKill } from "./product";
@@ -65,6 +66,7 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["judged", takenOut],
   ["program", afterwards],
   ["program", doesNotFit],
+  ["program", wiredWrong],
   ["judged", boils],
   ["program", surfaceHot],
   ["program", heaterCutsOut],

@@ -1,0 +1,160 @@
+"use client";
+
+import { useState } from "react";
+import { mainsKinds, type Wiring } from "@/core/model";
+import { cautionsAt } from "@/core/safety";
+import { mainsTable, wiringFindings, wiringPlanOf } from "@/core/wiring";
+import { Cautions, Fold } from "@/parts/common";
+import { measures } from "@/core/quantity";
+import { measureKind, plainKind, Select } from "@/parts/fields";
+import { useActions, useChamber, usePreferences } from "../context";
+import { Fields } from "../Fields";
+import { ToggleField } from "../ToggleField";
+import { ValueField } from "../ValueField";
+import { MeterProof } from "./wiring/MeterProof";
+import { WireList } from "./wiring/WireList";
+import { Ladder } from "@/parts/wiring";
+
+const amps = plainKind("A", 1);
+
+/** How heat and cold are switched: ready-made, or wired by oneself with its list, its drawing and its proof by meter. */
+export function WiringStation() {
+  const { chamber } = useChamber();
+  const { apply } = useActions();
+  const { system } = usePreferences();
+  const { wiring } = chamber;
+  const plan = wiringPlanOf(chamber);
+  const findings = wiringFindings(plan, chamber);
+  const [picked, setPicked] = useState<string | null>(null);
+  const pick = (id: string) => setPicked(picked === id ? null : id);
+  const set = (field: keyof Wiring, value: unknown, label: string) =>
+    apply([{ section: "wiring", field, value } as never], label);
+  const number = (
+    field: "breaker" | "fuse" | "outletAmps" | "relayAmps" | "relayMotorAmps",
+    label: string,
+    hint?: string,
+  ) => <ValueField at={{ section: "wiring", field }} label={label} kind={amps} value={wiring[field]} hint={hint} />;
+  return (
+    <>
+      <p className="max-w-prose">
+        <strong>Local code and a licensed electrician decide; nothing here does.</strong> A ready-made unit with its
+        outlets does all of this, and costs no pride: what is plugged into it still has to suit it.
+      </p>
+      <ToggleField
+        at={{ section: "wiring", field: "ownWork" }}
+        label="I wire it myself"
+        value={wiring.ownWork}
+        hint="Then its conductors are listed and drawn, and proved by meter."
+      />
+      <Fields
+        title="What is there"
+        note="As it stands on your own papers. The circuit at the wall is not looked at here."
+      >
+        <Select
+          label="Mains"
+          value={wiring.mains}
+          options={mainsKinds.map((value) => ({ value, label: mainsTable[value].label }))}
+          onChoose={(value) => set("mains", value, "mains")}
+        />
+        {number("breaker", "Breaker at the wall")}
+        {number("relayAmps", wiring.ownWork ? "Relay: resistive load" : "The unit\u2019s outlet: resistive load")}
+        {number("relayMotorAmps", "… and a motor, running", "0: its paper does not say.")}
+        {number("outletAmps", "Rating of an outlet")}
+      </Fields>
+      <ToggleField
+        at={{ section: "wiring", field: "residual" }}
+        label="Residual-current protection stands before it"
+        value={wiring.residual}
+        hint="Its button is pressed before each batch."
+      />
+      {wiring.ownWork && (
+        <>
+          <Fields title="How it is wired">
+            {number("fuse", "A fuse of its own", "0: none.")}
+            <Select
+              label="Main switch"
+              value={wiring.mainSwitch}
+              options={[
+                { value: "both", label: "Opens both conductors" },
+                { value: "one", label: "Opens one" },
+                { value: "none", label: "None: the plug is pulled" },
+              ]}
+              onChoose={(value) => set("mainSwitch", value, "main switch")}
+            />
+            <Select
+              label="Outlets"
+              value={wiring.outlets}
+              options={[
+                { value: "two", label: "Two single ones" },
+                { value: "twin", label: "A twin socket, its link broken" },
+              ]}
+              onChoose={(value) => set("outlets", value, "outlets")}
+            />
+            <Select
+              label="Relays"
+              value={wiring.relay}
+              options={[
+                { value: "mechanical", label: "Mechanical" },
+                { value: "solid", label: "Solid-state" },
+              ]}
+              onChoose={(value) => set("relay", value, "relays")}
+            />
+            <ValueField
+              at={{ section: "wiring", field: "cordLength" }}
+              label="Length of the cord"
+              kind={measureKind(measures.length, system)}
+              value={wiring.cordLength}
+            />
+          </Fields>
+          <div className="grid gap-1">
+            <ToggleField
+              at={{ section: "wiring", field: "plugTurns" }}
+              label="The plug goes in both ways round"
+              value={wiring.plugTurns}
+            />
+            <ToggleField
+              at={{ section: "wiring", field: "metalBox" }}
+              label="The enclosure is of metal"
+              value={wiring.metalBox}
+            />
+            {wiring.outlets === "twin" && (
+              <ToggleField
+                at={{ section: "wiring", field: "linkBroken" }}
+                label="The link on the live side is broken"
+                value={wiring.linkBroken}
+                hint="Some twin sockets, and all with residual-current protection, cannot be split: take two single ones."
+              />
+            )}
+          </div>
+        </>
+      )}
+      <section className="grid gap-3" aria-label="What the plan says" aria-live="polite">
+        <h3 className="text-lg">
+          {findings.length === 0 ? "Nothing speaks against this plan" : "What speaks against this plan"}
+        </h3>
+        <ul className="grid max-w-prose gap-2">
+          {findings.map((f) => (
+            <li key={f.id} className={`border-l-4 pl-3 ${f.severity === "danger" ? "border-error" : "rule-line"}`}>
+              <span className={f.severity === "danger" ? "text-error font-semibold" : ""}>{f.text}</span> {f.mend}
+            </li>
+          ))}
+        </ul>
+      </section>
+      {wiring.ownWork && (
+        <>
+          <section className="grid gap-2" aria-label="The drawing">
+            <h3 className="text-lg">The drawing</h3>
+            <div className="overflow-x-auto">
+              <Ladder plan={plan} picked={picked} onPick={pick} />
+            </div>
+          </section>
+          <WireList plan={plan} picked={picked} onPick={pick} />
+          <Fold summary="Proof by meter" part="proof">
+            <MeterProof key={JSON.stringify(plan)} plan={plan} />
+          </Fold>
+        </>
+      )}
+      <Cautions cautions={cautionsAt("heat", chamber.cabinet.kind)} />
+    </>
+  );
+}

@@ -1,0 +1,89 @@
+"use client";
+
+import { measures, printMeasure, printNumber } from "@/core/quantity";
+import { colourOf, cordFor, cordSource, ENCLOSURE, endsOf, sayTerminal, wiresOf, type WiringPlan } from "@/core/wiring";
+import { Swatch } from "@/parts/wiring";
+import { usePreferences } from "../../context";
+
+/** Length of a wire inside of an enclosure, m (estimate). */
+const INSIDE = 0.25;
+
+interface Props {
+  plan: WiringPlan;
+  picked: string | null;
+  onPick: (id: string) => void;
+}
+
+/** Every conductor from terminal to terminal; one that is picked lights up in the drawing, and the other way round. */
+export function WireList({ plan, picked, onPick }: Props) {
+  const { system } = usePreferences();
+  const wires = wiresOf(plan);
+  const cord = cordFor(plan, ENCLOSURE);
+  const { wiring } = plan;
+  const protects = wiring.fuse > 0 ? Math.min(wiring.fuse, wiring.breaker) : wiring.breaker;
+  return (
+    <section className="grid gap-2" aria-label="Conductors">
+      <h3 className="text-lg">Conductors</h3>
+      <p className="max-w-prose">
+        {cord ? (
+          <>
+            All of them in <strong>{cord.name}</strong>: by the {printNumber(protects, 0.1)} A that protect them, in air
+            of {ENCLOSURE} °C, {cordSource(plan)} for flexible cord (from memory). The load comes last.
+          </>
+        ) : (
+          "No flexible cord of the table carries what protects it: a smaller fuse first."
+        )}
+      </p>
+      <div className="overflow-x-auto">
+        <table className="text-left">
+          <thead>
+            <tr className="rule-line border-b">
+              {["From", "To", "Colour", "Length", "Ends"].map((head) => (
+                <th key={head} className="py-1 pr-5 font-semibold">
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {wires.map((wire) => {
+              const own = wire.from.startsWith("plug") || wire.to.startsWith("plug");
+              return (
+                <tr
+                  key={wire.id}
+                  className={`rule-line border-b ${picked === wire.id ? "bg-base-200 font-semibold" : ""}`}
+                >
+                  <td className="pr-5">
+                    <button
+                      type="button"
+                      className="min-h-11 text-left underline decoration-dotted underline-offset-4"
+                      aria-pressed={picked === wire.id}
+                      onClick={() => onPick(wire.id)}
+                    >
+                      {sayTerminal(wire.from, plan)}
+                    </button>
+                  </td>
+                  <td className="pr-5">{sayTerminal(wire.to, plan)}</td>
+                  <td className="pr-5 whitespace-nowrap">
+                    <Swatch job={wire.job} mains={wiring.mains} />
+                    {colourOf(wire, wiring)}
+                  </td>
+                  <td className="pr-5 whitespace-nowrap">
+                    {printMeasure(own ? wiring.cordLength : INSIDE, measures.length, system)}
+                  </td>
+                  <td>
+                    {endsOf(wire.from)}, {endsOf(wire.to)}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      <p className="quiet max-w-prose">
+        A gland and a strain relief where each cord goes in; earth longer than the others, so that it parts last. A
+        barrier between mains and probe wires. Stop here and have it looked at before the first plug goes in.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,43 @@
+import { expect, fill, openDemo, test, trialDone } from "./fixtures";
+
+test("two outlets are wired on 230 V and on 120 V; a link that was left is found by typed readings", async ({
+  page,
+}) => {
+  await openDemo(page, "wiring");
+  await page.getByRole("checkbox", { name: "I wire it myself" }).check();
+  const says = page.getByRole("region", { name: "What the plan says" });
+  await page.getByRole("checkbox", { name: /^Residual-current protection/ }).uncheck();
+  await expect(says).toContainText("No residual-current protection");
+  await page.getByRole("checkbox", { name: /^Residual-current protection/ }).check();
+  const wires = page.getByRole("region", { name: "Conductors" });
+  await expect(wires).toContainText(/BS 7671/);
+  await expect(wires).toContainText("green-yellow");
+  await page.getByLabel("Mains").selectOption({ label: "120 V, line and neutral" });
+  await expect(wires).toContainText(/NEC table 400.5/);
+  await expect(wires.getByRole("cell", { name: "white" }).first()).toBeVisible();
+  await expect(page.getByRole("img", { name: /^Wiring as a ladder: 120 V/ })).toBeVisible();
+  // One that is picked in the list lights up in the drawing.
+  const feed = wires.getByRole("row").filter({ hasText: "relay for heat, in" }).getByRole("button");
+  await feed.click();
+  await expect(feed).toHaveAttribute("aria-pressed", "true");
+  await page.getByLabel("Outlets").selectOption({ label: "A twin socket, its link broken" });
+  await page.getByText("Proof by meter").click();
+  const result = page.getByRole("status", { name: "What the readings say" });
+  await expect(result).toContainText("No reading yet.");
+  const beeps = page.getByRole("button", { name: "It beeps : heat outlet, line, and cold outlet, line" });
+  await beeps.click();
+  await expect(result).toContainText("Something is wrong.");
+  await expect(result).toContainText("The link between the two sockets is not broken");
+  await expect(result).toContainText("or something else");
+  await beeps.click();
+  await page.getByRole("button", { name: "Silent : heat outlet, line, and cold outlet, line" }).click();
+  await expect(result).not.toContainText("The link between");
+  await expect(result).toContainText(/Nothing being wrong explains them/);
+  // The plan is kept; a heater too strong for its relay is danger on the path.
+  await fill(page, "Relay: resistive load", "0.5");
+  await page.getByLabel("Mains").selectOption({ label: "230 V, line and neutral" });
+  await page.reload();
+  await trialDone(page);
+  await expect(page.getByRole("checkbox", { name: "I wire it myself" })).toBeChecked();
+  await expect(page.getByRole("textbox", { name: "Relay: resistive load" })).toHaveValue("0.5");
+});
