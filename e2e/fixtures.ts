@@ -11,7 +11,7 @@ export const test = base.extend<{ watched: null }>({
         if (!["data:", "blob:"].includes(url.protocol) && url.host !== host) wrong.push(`asked ${request.url()}`);
       });
       context.on("console", (message) => {
-        if (message.type() === "error") wrong.push(`console: ${message.text()}`);
+        if (message.type() === "error") wrong.push(`console: ${message.text()} ${message.location().url}`);
       });
       context.on("weberror", (error) => wrong.push(`error: ${error.error().message}`));
       await use(null);

@@ -88,10 +88,10 @@ test("the keyboard never loses its place", async ({ page }) => {
     await expect.poll(() => focused(page), { message: what, timeout: 2000 }).not.toBe("nothing");
   };
   await test.step("on to the next station by its key: the focus is at what is asked there", async () => {
-    // Box and heat have been found right already: what is next is the probe.
-    await page.getByRole("button", { name: "This is right: on to Probe" }).focus();
+    // Box and heat have been found right already: what is next is the wiring.
+    await page.getByRole("button", { name: "This is right: on to Wiring" }).focus();
     await page.keyboard.press("Enter");
-    await expect(page.getByRole("heading", { level: 2, name: /Where does the controller feel/ })).toBeFocused();
+    await expect(page.getByRole("heading", { level: 2, name: /How are heat and cold switched/ })).toBeFocused();
     await page.keyboard.press("2");
     await expect(page.getByRole("heading", { level: 2, name: /In what box/ })).toBeFocused();
   });

@@ -6,7 +6,7 @@ test("the demo stands on the shelf with its worst verdict and its next station, 
   await page.goto("/demo");
   await expect(page.getByRole("heading", { name: "Larder cabinet, rye saison" })).toBeVisible();
   await expect(page.getByText("The product gets too cold").first()).toBeVisible();
-  await expect(page.getByRole("link", { name: "Next: Probe" })).toBeVisible();
+  await expect(page.getByRole("link", { name: "Next: Wiring" })).toBeVisible();
   await expect(page.getByRole("img", { name: /Upright larder fridge, 142.cm tall/ })).toBeVisible();
   await expect(page.getByRole("list", { name: "Chambers" }).getByRole("heading")).toHaveCount(7);
   await page.getByRole("button", { name: /^Remove Larder cabinet/ }).click();

@@ -31,15 +31,33 @@ const pictures = [
   ["shelf", "/", wide, "light"],
   ["new-chamber", "/new", wide, "light"],
   ["bench-job", bench("job"), wide, "light"],
-  ["bench-box", bench("box"), wide, "light"],
+  [
+    "bench-box",
+    bench("box"),
+    { width: 1280, height: 1100 },
+    "light",
+    async (page) => {
+      await page.getByText("Does it fit?").click();
+      await page.getByRole("region", { name: "Does it fit?" }).evaluate((e) => e.scrollIntoView());
+    },
+  ],
   ["bench-heat", bench("heat"), wide, "light"],
   ["bench-probe", bench("probe"), wide, "light"],
   ["bench-settings", bench("settings"), wide, "light"],
   ["trial-full", "/bench?c=demo-mash-kettle&at=settings", wide, "light", full],
   ["card", "/card?c=demo-larder-cabinet", wide, "light"],
-  ["shelf-cellar", "/", wide, "dark"],
+  [
+    "bench-wiring-cellar",
+    bench("wiring"),
+    { width: 1280, height: 1100 },
+    "dark",
+    async (page) => {
+      await page.getByRole("checkbox", { name: "I wire it myself" }).check();
+      await page.getByRole("region", { name: "The drawing" }).evaluate((e) => e.scrollIntoView());
+    },
+  ],
   ["phone-shelf", "/", phone, "light"],
-  ["phone-settings", bench("settings"), phone, "light"],
+  ["phone-parts", "/parts?c=demo-picnic-box", phone, "light"],
   ["phone-trial-cellar", bench("settings"), phone, "dark", full],
   ["programs", "/programs", wide, "light"],
   ["program-cellar", "/bench?c=demo-larder-cabinet&at=job", { width: 1280, height: 1100 }, "dark", planned],
