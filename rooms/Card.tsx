@@ -1,7 +1,7 @@
 "use client";
 
 import { Printer } from "lucide-react";
-import { useRouter, useSearchParams } from "next/navigation";
+import { useSearchParams } from "next/navigation";
 import { useMemo, useState } from "react";
 import { hasProgram } from "@/bench";
 import type { ChamberRecord } from "@/core/model";
@@ -9,6 +9,7 @@ import { useDesk, useWorkshop } from "@/workshop";
 import { CardFace } from "./card/CardFace";
 import { FoamSheet } from "./card/FoamSheet";
 import { ProgramSheet } from "./card/ProgramSheet";
+import { NoChamber } from "./NoChamber";
 import { RoomHead } from "./RoomHead";
 import { useVerdicts } from "./useVerdicts";
 
@@ -22,19 +23,9 @@ export function CardRoom() {
   const id = useSearchParams().get("c") ?? "";
   const record = useWorkshop((s) => s.records[id]);
   const status = useWorkshop((s) => s.status);
-  const router = useRouter();
   useDesk(id);
   if (status !== "open") return null;
-  if (record?.kind !== "chamber") {
-    return (
-      <main className="grid gap-3 p-8">
-        <h1 className="text-2xl">There is no such chamber</h1>
-        <button type="button" className="key justify-self-start" onClick={() => router.push("/")}>
-          To the Shelf
-        </button>
-      </main>
-    );
-  }
+  if (record?.kind !== "chamber") return <NoChamber />;
   return <CardDesk record={record} />;
 }
 

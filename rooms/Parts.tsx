@@ -1,7 +1,7 @@
 "use client";
 
 import { FileSpreadsheet, Plus, Printer, X } from "lucide-react";
-import { useRouter, useSearchParams } from "next/navigation";
+import { useSearchParams } from "next/navigation";
 import { useMemo } from "react";
 import { describe } from "@/core/chamber";
 import type { ChamberRecord } from "@/core/model";
@@ -20,6 +20,7 @@ import { printNumber } from "@/core/quantity";
 import { download } from "@/parts/common";
 import { Drafts, NumberField, plainKind, TextField } from "@/parts/fields";
 import { changeChamber, useDesk, useWorkshop } from "@/workshop";
+import { NoChamber } from "./NoChamber";
 import { RoomHead } from "./RoomHead";
 import { useVerdicts } from "./useVerdicts";
 
@@ -28,18 +29,9 @@ export function PartsRoom() {
   const id = useSearchParams().get("c") ?? "";
   const record = useWorkshop((s) => s.records[id]);
   const status = useWorkshop((s) => s.status);
-  const router = useRouter();
   useDesk(id);
   if (status !== "open") return null;
-  if (record?.kind !== "chamber")
-    return (
-      <main className="grid gap-3 p-8">
-        <h1 className="text-2xl">There is no such chamber</h1>
-        <button type="button" className="key justify-self-start" onClick={() => router.push("/")}>
-          To the Shelf
-        </button>
-      </main>
-    );
+  if (record?.kind !== "chamber") return <NoChamber />;
   return (
     <Drafts of={`parts-${id}`}>
       <List record={record} />

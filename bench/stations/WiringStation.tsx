@@ -40,6 +40,9 @@ export function WiringStation() {
         <strong>Local code and a licensed electrician decide; nothing here does.</strong> A ready-made unit with its
         outlets does all of this, and costs no pride: what is plugged into it still has to suit it.
       </p>
+      {chamber.controllers.length > 1 && (
+        <p className="max-w-prose">Only the first unit is looked at here: the others want the same care.</p>
+      )}
       <ToggleField
         at={{ section: "wiring", field: "ownWork" }}
         label="I wire it myself"

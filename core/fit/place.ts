@@ -175,18 +175,23 @@ export function place(space: Space, wanted: readonly Wanted[]): Placed[] {
   }));
 }
 
-/** How many of one vessel fit at most, found by putting in one after the other; more might go in by hand. */
+/** From so many on rows take as many as a search finds, and the search would take seconds. */
+const MANY = 12;
+
+/** How many of one vessel fit at most: in rows, or where there are few by putting in one after the other. */
 export function mostOf(space: Space, outline: Outline, most = 60): number {
+  const rows = lattice(space, outline).length;
+  if (rows >= Math.min(MANY, most)) return rows;
   const stood: Placed[] = [];
   const search: Search = { looks: 0 };
-  while (stood.length < most) {
+  while (stood.length < Math.min(MANY, most)) {
     search.looks = 0;
     const next = waysOf(space, outline, stood, search).next();
     if (next.done) break;
     const { on, ...at } = next.value;
     stood.push({ id: "", name: "another", outline, on, at, hits: [] });
   }
-  return Math.max(stood.length, lattice(space, outline).length);
+  return Math.max(stood.length, rows);
 }
 
 /** Places in straight rows or in staggered ones, whichever takes more, on each level. */

@@ -10,6 +10,7 @@ export * from "./ice";
 export * from "./input";
 export * from "./inset";
 export * from "./matrix";
+export { memo } from "./memo";
 export * from "./metrics";
 export * from "./modes";
 export * from "./plan";

@@ -90,7 +90,7 @@ const coldest = ({ trace }: Trial, index: number): Float32Array =>
 function ofCold(c: Case, calm: Trial, vessel: LoadedVessel, index: number): Finding[] {
   const isCold = (s: number) => c.chamber.stages[s]!.high <= PERISHABLE.above + 1;
   const { kind } = vessel.product;
-  // What dries warm later on lies cold until its salt is even: until then it is as raw as any other meat.
+  // What dries warm later on lies cold until its salt is even: until then it is raw meat like all other.
   if (kind !== "hold" && kind !== "wholeMuscle") return [];
   if (kind === "hold" && !c.chamber.stages.every((_, s) => isCold(s))) return [];
   const hoursAbove = (trial: Trial) => {

@@ -1,7 +1,8 @@
 import { hasAirlock, vesselName } from "../chamber";
 import { boxFit, fitRemedies, isFlat, type FitRemedy, type Short } from "../fit";
-import type { LoadedVessel } from "../model";
+import type { Chamber, LoadedVessel } from "../model";
 import { measures, printMeasure } from "../quantity";
+import { memo } from "../trial";
 import type { Case, Finding, Remedy, Rule } from "./types";
 
 const long = (m: number) => printMeasure(Math.round(m * 1000) / 1000, measures.thickness, "metric");
@@ -42,13 +43,21 @@ const missing = (c: Case, vessel: LoadedVessel, { height, under, width, crowded 
   ].filter(Boolean);
 };
 
+/** Placing is a search, and every trial of the same box and vessels asks it again. */
+const fitted = memo((of: Pick<Chamber, "cabinet" | "build" | "vessels">) => {
+  const fit = boxFit(of);
+  return { fit, offered: fit.fits ? [] : fitRemedies(of) };
+});
+
 /** What stands in the box does not go in, or not where it was put. */
 export const doesNotFit: Rule = (c) => {
   const { chamber } = c;
-  const { fits, shorts, filled } = boxFit(chamber);
+  const { cabinet, build, vessels } = chamber;
+  const {
+    fit: { fits, shorts, filled },
+    offered,
+  } = fitted({ cabinet, build, vessels });
   if (fits) return null;
-  const { vessels } = chamber;
-  const offered = fitRemedies(chamber);
   const remedies = (vessel: LoadedVessel): Remedy[] =>
     offered.slice(0, 4).map((r) => ({ id: r.id, label: fitLabel(r, vesselName(vessel)), edits: r.edits }));
   const finding = (vessel: LoadedVessel, text: string): Finding => ({

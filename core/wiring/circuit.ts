@@ -60,7 +60,6 @@ export type Fault =
   | { kind: "swapped" }
   | { kind: "neutralToEarth"; at: OutletName }
   | { kind: "welded"; at: OutletName }
-  | { kind: "fuseInSecond" }
   | { kind: "wireOff"; wire: string };
 
 export const faultKey = (f: Fault): string =>

@@ -41,8 +41,6 @@ export function sayFault(fault: Fault, plan: WiringPlan): { is: string; mend: st
       };
     case "welded":
       return { is: `The relay of ${outletName[fault.at]} does not open`, mend: "Put in another relay." };
-    case "fuseInSecond":
-      return { is: `The fuse lies in the ${second}`, mend: "Put it into the line." };
     case "wireOff": {
       const wire = wiresOf(plan).find((w) => w.id === fault.wire);
       return {

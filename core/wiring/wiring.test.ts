@@ -144,10 +144,15 @@ describe("the solver", () => {
     expect(Math.abs(reads(lampOhms(230)) - lit)).toBeLessThan(1);
   });
 
-  it("solves all states with all single faults within what a screen waits for", () => {
+  it("foretells every test for every single fault, all of them finite or open", () => {
     const { hypotheses, tests } = predict(planWith({ outlets: "twin", metalBox: true }));
     expect(hypotheses.length).toBeGreaterThan(15);
     expect(tests.length).toBeGreaterThan(15);
+    for (const { intervals } of hypotheses)
+      for (const { low, high } of intervals) {
+        expect(low).toBeGreaterThanOrEqual(0);
+        expect(high).toBeGreaterThan(low);
+      }
   });
 });
 

@@ -1,8 +1,9 @@
 "use client";
 
+import { useMemo } from "react";
 import { isBath, vesselName } from "@/core/chamber";
 import { boxFit, isFlat, layersIn, liftOf, mostAlike, type BoxFit } from "@/core/fit";
-import type { Edit, LoadedVessel, Spot } from "@/core/model";
+import type { Chamber, Edit, LoadedVessel, Spot } from "@/core/model";
 import { measures, printMeasure } from "@/core/quantity";
 import { Elevation, Plan } from "@/parts/fit";
 import { measureKind } from "@/parts/fields";
@@ -121,7 +122,12 @@ function Answer({ fit }: { fit: BoxFit }) {
   const { system } = usePreferences();
   const short = (m: number) => printMeasure(Math.round(m * 1000) / 1000, measures.thickness, system);
   const [first] = chamber.vessels;
-  const most = fit.placed.length > 0 ? mostAlike(chamber, first!) : 0;
+  // Where a vessel stands changes nothing of how many go in.
+  const asked = JSON.stringify([chamber.cabinet, chamber.build, { ...first!, spots: [] }]);
+  const most = useMemo(() => {
+    const [cabinet, build, vessel] = JSON.parse(asked) as [Chamber["cabinet"], Chamber["build"], LoadedVessel];
+    return mostAlike({ cabinet, build }, vessel);
+  }, [asked]);
   if (!fit.fits)
     return (
       <>
@@ -154,7 +160,7 @@ function Answer({ fit }: { fit: BoxFit }) {
     <>
       {most === 1
         ? `One such ${vesselName(first!)} goes in, and no second one.`
-        : `Up to ${most} such ${vesselName(first!)}s find a place.`}
+        : `At least ${most} such ${vesselName(first!)}s find a place.`}
     </>
   );
 }

@@ -38,7 +38,7 @@ export function WireList({ plan, picked, onPick }: Props) {
         <table className="text-left">
           <thead>
             <tr className="rule-line border-b">
-              {["From", "To", "Colour", "Length", "Ends"].map((head) => (
+              {["From", "To", "Colour", "Length, about", "Ends"].map((head) => (
                 <th key={head} className="py-1 pr-5 font-semibold">
                   {head}
                 </th>
