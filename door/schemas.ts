@@ -11,6 +11,7 @@ const inputOf = (part: typeof sparse) =>
       thermal: true,
       build: true,
       wiring: true,
+      moisture: true,
       devices: true,
       controllers: true,
       vessels: true,

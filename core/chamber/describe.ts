@@ -25,6 +25,7 @@ import { asMade } from "./defaultChanges";
 import { coolerDefaults, fanDefaults, heaterDefaults, lightDefaults } from "./deviceDefaults";
 import { cools } from "./devices";
 import { aboveOf, isSmoker } from "./geometry";
+import { moistureDefaults } from "./moisture";
 import { heaterFor, heatNeeded } from "./sizing";
 import { thermalDefaults } from "./thermal";
 
@@ -63,6 +64,9 @@ function stageDefaults(product: Product, kind: CabinetKind): Stage {
     tasks: [],
   };
 }
+
+/** Beans in a bag with a hole every centimetre give off so much of what they would in the open (estimate: 0.01 to 0.1). */
+const PERFORATED = 0.02;
 
 const roomDefaults: Room = { low: celsius(12), high: celsius(22), warmestHour: 15, monthly: kelvins(0) };
 
@@ -166,10 +170,18 @@ export function filled(record: ChamberRecord): Chamber {
     spots: [],
     evaporation: 0,
     evaporationAt: celsius(65),
+    wetShare: 0,
   };
   const loads = record.vessels.map(({ id, vessel, product, band }) => ({
     id,
-    ...fill({ ...vesselDefaults, above: aboveOf(vessel.form?.value ?? vesselDefaults.form) }, vessel),
+    ...fill(
+      {
+        ...vesselDefaults,
+        above: aboveOf(vessel.form?.value ?? vesselDefaults.form),
+        wetShare: product.kind?.value === "tempeh" ? PERFORATED : 0,
+      },
+      vessel,
+    ),
     product: fill(productDefaults(product.kind?.value ?? "ale"), product),
     stored: band,
   }));
@@ -202,6 +214,7 @@ export function filled(record: ChamberRecord): Chamber {
     thermal: fill(thermalDefaults(cabinet, first), record.thermal),
     build: fill(buildDefaults, record.build),
     wiring: fill(wiringDefaults(record.wiring.mains?.value), record.wiring),
+    moisture: fill(moistureDefaults(cabinet, stages), record.moisture),
     heaters: [],
     coolers,
     fans: ofKind(record, "fan").map(({ id, fan }) => ({ ...fill(fanDefaults, fan), id })),

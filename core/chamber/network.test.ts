@@ -30,7 +30,8 @@ describe("the network as a system of equations", () => {
     });
     const network = buildNetwork(chamber);
     const { n, m, a, b } = stateSpace(network, 0);
-    const u = [1, 10, 30, 0, 0, 0];
+    // The constant, the room, the heater; nothing else gives any heat, and no water condenses at these temperatures.
+    const u = Array.from({ length: m }, (_, i) => [1, 10, 30][i] ?? 0);
     const right = rowsOf(b, n, m).map((row) => [-row.reduce((sum, value, k) => sum + value * u[k]!, 0)]);
     const steady = (lusolve(matrix(rowsOf(a, n, n)), matrix(right)) as unknown as { toArray(): number[][] }).toArray();
     const { trace } = runTrial(plainTrial(chamber, settingsOf(90, 1, 1), 30, 10), 30);

@@ -1,3 +1,4 @@
+import { reckonsMoisture } from "./moisture";
 import type { Band, Chamber, Stage, Vessel } from "../model";
 import { cools, heats, isIce, isOnePlate } from "./devices";
 import { placementOf } from "../probe";
@@ -61,6 +62,8 @@ export interface Network {
   loads: number[];
   /** Heat of the box's own fan or pump, W. */
   fanHeat: number;
+  /** The heat of water that condenses and evaporates is among its inputs. */
+  moist: boolean;
 }
 
 /** Conductivity of a jacket of felt or foam, W/mK (estimate). */
@@ -199,6 +202,7 @@ export function buildNetwork(chamber: Chamber): Network {
     probes,
     loads,
     fanHeat: t.fanHeat,
+    moist: reckonsMoisture(chamber),
   };
 }
 

@@ -20,6 +20,7 @@ export function newChamber(id: string, name: string, now: string): ChamberRecord
     thermal: {},
     build: {},
     wiring: {},
+    moisture: {},
     devices: [
       { id: "h1", device: "heater", at: null, heater: {} },
       { id: "c1", device: "cooler", at: null, cooler: {} },

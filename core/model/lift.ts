@@ -159,6 +159,9 @@ const toSeven = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 7, read
 /** Version 8: vessels that are put in later, stages that wait for all of them; how it is built, and its parts. */
 const toEight = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 8, build: {}, wiring: {}, parts: [] });
 
+/** Version 9: water in the air. What is there keeps the humidity that was typed until the person has it worked out. */
+const toNine = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 9, moisture: { reckoned: typed(false) } });
+
 export const chamberSteps: LiftSteps = {
   1: toTwo,
   2: toThree,
@@ -167,6 +170,7 @@ export const chamberSteps: LiftSteps = {
   5: toSix,
   6: toSeven,
   7: toEight,
+  8: toNine,
 };
 export const preferencesSteps: LiftSteps = {
   1: (raw) => ({ ...raw, schemaVersion: 2, quickTrialDays: 1 }),

@@ -22,6 +22,8 @@ export const vesselShape = {
   /** Heat taken by evaporation from one, W, when its surface is at `evaporationAt` °C. */
   evaporation: quantityField(0, 2000),
   evaporationAt: temperatureField(0, 100),
+  /** Share of its surface that gives off water as open water would; 0: it is shut, or its product says it itself. */
+  wetShare: quantityField(0, 1),
   ...outlineShape,
 };
 

@@ -69,6 +69,8 @@ export const chamberFieldsOf = (part: typeof sparse) =>
     build: part(shapes.build),
     /** How the unit switches heat and cold where somebody wires it. */
     wiring: part(shapes.wiring),
+    /** Water in its air. */
+    moisture: part(shapes.moisture),
     /** What heats, cools, stirs and shines. Heaters and coolers may stand at a vessel; null: at the first. */
     devices: z.array(deviceOf(part)).check(z.maxLength(16)),
     controllers: z.array(controllerOf(part)).check(z.minLength(1), z.maxLength(6)),

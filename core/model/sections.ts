@@ -4,6 +4,7 @@ import { cabinetShape, roomShape, thermalShape } from "./box";
 import { coolerShape, fanShape, heaterShape, lightShape } from "./devices";
 import type { Happening, RoomReadings, RoomSeries } from "./happenings";
 import { bandShape, productShape, vesselShape } from "./load";
+import { moistureShape } from "./moisture";
 import { programShape, stageShape } from "./program";
 import { probeShape, settingsShape, unitShape } from "./unit";
 import { wiringShape } from "./wiring";
@@ -18,6 +19,7 @@ export const sectionShapes = {
   thermal: thermalShape,
   build: buildShape,
   wiring: wiringShape,
+  moisture: moistureShape,
   heater: heaterShape,
   cooler: coolerShape,
   fan: fanShape,
@@ -40,6 +42,7 @@ export type CabinetKind = Cabinet["kind"];
 export type Thermal = Full<typeof thermalShape>;
 export type Build = Full<typeof buildShape>;
 export type Wiring = Full<typeof wiringShape>;
+export type Moisture = Full<typeof moistureShape>;
 export type Heater = Full<typeof heaterShape>;
 export type HeaterKind = Heater["kind"];
 export type Cooler = Full<typeof coolerShape>;
@@ -89,6 +92,7 @@ export interface Chamber {
   thermal: Thermal;
   build: Build;
   wiring: Wiring;
+  moisture: Moisture;
   heaters: PlacedHeater[];
   coolers: PlacedCooler[];
   fans: Named<Fan>[];

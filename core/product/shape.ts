@@ -79,6 +79,8 @@ export interface ProductModel {
   kinds: readonly ProductKind[];
   /** How long a trial may hold its heat and its drying before it moves it on, s: a minute where it says nothing. */
   holdsFor?: number;
+  /** It gives off water by a law of its own. */
+  dries?: true;
   /** What differs from the blank product. */
   defaults: (kind: ProductKind) => Partial<Product>;
   start: (product: Product, lot: Lot, startTemperature: number) => ProductState;

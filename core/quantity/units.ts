@@ -60,6 +60,11 @@ export const measures = {
     customary: unit("lb", 0.45359237, 0.1, "lbs", "pound", "pounds"),
     others: [unit("g", 1e-3, 1)],
   },
+  waterRate: {
+    name: "water in a time",
+    metric: unit("g/h", 1e-3 / 3600, 1),
+    customary: unit("oz/h", 0.028349523125 / 3600, 0.1),
+  },
   minutes: {
     name: "time",
     metric: unit("min", 60, 1, "m", "minute", "minutes"),

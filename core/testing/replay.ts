@@ -10,7 +10,7 @@ const { Solver } = "Solver" in odex ? odex : (odex as unknown as { default: type
 /** Temperatures and inputs of a trial at every step, as a test or the benchmark records them. */
 export interface Recording {
   x: number[][];
-  /** W into each heater, the air, each cold body and each vessel. */
+  /** W into each heater, the air, each cold body, each vessel, and by water of the air that condenses. */
   u: number[][];
   /** The conditions' network. */
   network: Network[];
@@ -69,6 +69,12 @@ function derivative(
     });
     const first = heaters.length + 1 + coolers.length;
     shells.forEach((parts, v) => parts.forEach(({ node, share }) => (flow[node]! += share * u[first + v]!)));
+    // What water of the air gives and takes: the air, the lining, each cold body, each vessel's outside.
+    const wet = first + shells.length;
+    const skins = shells.map((parts) => parts.at(-1)!.node);
+    [network.air, network.lining, ...coolers.map((c) => c.node), ...skins].forEach((node, i) => {
+      if (node >= 0) flow[node]! += u[wet + i] ?? 0;
+    });
     coolers.forEach(({ node, iceMass }, c) => {
       if (iceMass > 0 && ice[c] === "melting") flow[node] = 0;
     });

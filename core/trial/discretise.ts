@@ -11,16 +11,21 @@ export interface Inputs {
   air: number;
   cold: number;
   vessel: number;
+  /** Where the water in the air is reckoned: W that it gives to the air, the lining, each cold body, each vessel's skin. */
+  wet: number;
   count: number;
 }
 
 /** Room among the inputs: the only one that changes at every step. */
 export const ROOM = 1;
 
-export function inputsOf({ heaters, coolers, vessels }: Pick<Network, "heaters" | "coolers" | "vessels">): Inputs {
+type Counted = Pick<Network, "heaters" | "coolers" | "vessels" | "moist">;
+export function inputsOf({ heaters, coolers, vessels, moist }: Counted): Inputs {
   const air = 2 + heaters.length;
   const vessel = air + 1 + coolers.length;
-  return { constant: 0, room: ROOM, heater: 2, air, cold: air + 1, vessel, count: vessel + vessels.length };
+  const wet = vessel + vessels.length;
+  const count = moist ? wet + 2 + coolers.length + vessels.length : wet;
+  return { constant: 0, room: ROOM, heater: 2, air, cold: air + 1, vessel, wet, count };
 }
 
 /** dx/dt = A·x + B·u for one mode of the chamber, row by row. */
@@ -61,6 +66,12 @@ export function stateSpace(network: Network, cooling: number, pinned = 0): State
   coolers.forEach(({ node }, c) => {
     if (node >= 0) b[node * m + at.cold + c]! += 1 / capacity(node);
   });
+  if (network.moist)
+    [air, network.lining, ...coolers.map((c) => c.node), ...network.shells.map((s) => s.at(-1)!.node)].forEach(
+      (node, i) => {
+        if (node >= 0) b[node * m + at.wet + i]! += 1 / capacity(node);
+      },
+    );
   network.shells.forEach((parts, v) =>
     parts.forEach(({ node, share }) => (b[node * m + at.vessel + v]! += share / capacity(node))),
   );

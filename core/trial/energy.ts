@@ -120,6 +120,7 @@ export class EnergySums {
     let cold = 0;
     let lost = 0;
     const bodyIntegrals = network.coolers.map(() => 0);
+    let vapour = 0;
     for (const { mode, x, u, steps } of this.ledgers.values()) {
       const { n, m, psi, omega } = mode.hold;
       const integral = (i: number) => {
@@ -138,6 +139,7 @@ export class EnergySums {
       fan += u[at.air]! * dt;
       for (let c = 0; c < network.coolers.length; c++) defrost += u[at.cold + c]! * dt;
       for (let v = 0; v < network.vessels.length; v++) product += u[at.vessel + v]! * dt;
+      for (let i = at.wet; i < at.count; i++) vapour += u[i]! * dt;
       mode.network.nodes.forEach((node, i) => {
         if (node.toRoom > 0) lost += node.toRoom * (integral(i) - room);
       });
@@ -163,6 +165,7 @@ export class EnergySums {
       evaporated: this.evaporated,
       fan,
       defrost,
+      vapour,
       brought: ofIce("brought"),
       cold,
       lost,
@@ -177,7 +180,7 @@ export class EnergySums {
 }
 
 /**
- * Heat of a trial or a part of it, J. heater + product − evaporated + fan + defrost + brought − cold − lost = stored.
+ * Heat of a trial or a part of it, J. heater + product − evaporated + fan + defrost + vapour + brought − cold − lost = stored.
  */
 export interface EnergyAccount {
   /** All heaters, fires among them. */
@@ -190,6 +193,8 @@ export interface EnergyAccount {
   /** Fans and lights. */
   fan: number;
   defrost: number;
+  /** By water of the air that condenses, less what evaporates takes, with the work of humidifier and dehumidifier. */
+  vapour: number;
   /** With fresh ice, against what it took the place of. */
   brought: number;
   /** Taken by the coolers. */
@@ -210,11 +215,11 @@ export const energyBetween = (before: EnergyAccount, after: EnergyAccount): Ener
 
 /** What the account is off by, as a share of all its flows; flows under ten kilojoules count as ten. */
 export function imbalance(e: EnergyAccount): number {
-  const flows = [e.heater, e.product, e.evaporated, e.fan, e.defrost, e.brought, e.cold, e.lost].reduce(
+  const flows = [e.heater, e.product, e.evaporated, e.fan, e.defrost, e.vapour, e.brought, e.cold, e.lost].reduce(
     (sum, q) => sum + Math.abs(q),
     10_000,
   );
   return (
-    Math.abs(e.heater + e.product - e.evaporated + e.fan + e.defrost + e.brought - e.cold - e.lost - e.stored) / flows
+    Math.abs(e.heater + e.product - e.evaporated + e.fan + e.defrost + e.vapour + e.brought - e.cold - e.lost - e.stored) / flows
   );
 }

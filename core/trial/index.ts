@@ -13,6 +13,7 @@ export * from "./matrix";
 export { memo } from "./memo";
 export * from "./metrics";
 export * from "./modes";
+export * from "./moistResult";
 export * from "./plan";
 export * from "./planWith";
 export * from "./paces";

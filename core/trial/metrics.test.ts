@@ -110,6 +110,7 @@ describe("energy", () => {
     evaporated: 0,
     fan: 0,
     defrost: 0,
+    vapour: 0,
     brought: 0,
     cold: 0,
     lost: 0,

@@ -39,12 +39,15 @@ const USUAL_HOLD = 60;
 export const heldFor = ({ vessels }: Pick<Chamber, "vessels">): number =>
   Math.min(...vessels.map(({ product }) => modelOf(product).holdsFor ?? USUAL_HOLD));
 
-/** Moves every vessel's own heat and evaporation on and says whether any has changed. */
-export function moveProducts(run: Run, span: number): boolean {
+/**
+ * Moves every vessel's own heat and evaporation on and says whether any has changed.
+ * @param ahead humidity of the air over the coming span where it is worked out
+ */
+export function moveProducts(run: Run, span: number, ahead: number | null): boolean {
   const { state, network, input, at } = run;
   const { cabinet } = input.chamber;
   const vented = isQuick(cabinet.kind);
-  const humidity = input.chamber.stages[state.program.stage]!.humidity || cabinet.humidity;
+  const humidity = ahead ?? (input.chamber.stages[state.program.stage]!.humidity || cabinet.humidity);
   const around: Around = {
     air: vented ? run.rooms[state.step % run.rooms.length]! : state.x[network.air]!,
     humidity,

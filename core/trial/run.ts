@@ -8,6 +8,7 @@ import { inputsOf, type Inputs } from "./discretise";
 import type { TrialInput } from "./input";
 import { paddedVector } from "./kernel";
 import { memo } from "./memo";
+import { moistOf, startMoist, type Moist } from "./moistAir";
 import { Modes } from "./modes";
 import type { RunState } from "./state";
 import { situationAt } from "./timeline";
@@ -23,6 +24,8 @@ export interface Run {
   /** Room at the middle of each step of a day, or of the whole trial where no day is like the other, °C. */
   rooms: Float64Array;
   state: RunState;
+  /** Of the water in its air; null where its humidity is as typed. */
+  moist: Moist | null;
 }
 
 /** Steps in a row in which nothing switched and no alarm changed, as they were before each was taken. */
@@ -104,6 +107,7 @@ export function startRun(input: TrialInput): Run {
   u[at.constant] = 1;
   const plan: ProgramPlan = { stages: chamber.stages, program: chamber.program };
   const coolers = chamber.coolers.map(freshCooler);
+  const moist = moistOf(chamber, network);
   return {
     input,
     network,
@@ -111,6 +115,7 @@ export function startRun(input: TrialInput): Run {
     modes,
     plan,
     steps,
+    moist,
     rooms: roomByStep({ ...around, dt: input.dt, startHour: input.startHour, steps }),
     state: {
       step: 0,
@@ -130,6 +135,7 @@ export function startRun(input: TrialInput): Run {
       on: 0,
       heating: false,
       cooling: false,
+      moisture: moist && startMoist(chamber, moist, start),
     },
   };
 }

@@ -4,6 +4,7 @@ import { insetAround, worstMoment, type Inset } from "./inset";
 import { bindingOf, metricsOf, pastBand, type Metrics, type StageResult } from "./metrics";
 import { copyState, type RunState } from "./state";
 import { displayOf } from "./reader";
+import { moistResult, type MoistResult } from "./moistResult";
 import { startRun, type Run } from "./run";
 import { advance } from "./stepper";
 import { servingController } from "./serving";
@@ -32,6 +33,8 @@ export interface Trial {
   cold: number[];
   /** The same of each heater and cooler. */
   devices: { id: string; times: number[] }[];
+  /** What became of the water in its air; null where its humidity is as typed. */
+  moisture: MoistResult | null;
 }
 
 /** A finished trial with what is needed to look at any stretch of it again. */
@@ -97,6 +100,7 @@ export function* trialSteps(input: TrialInput, bins = DEFAULT_BINS): Generator<u
     heat: seen.heat.times,
     cold: seen.cold.times,
     devices: [...chamber.heaters, ...chamber.coolers].map(({ id }, d) => ({ id, times: seen.devices[d]!.times })),
+    moisture: moistResult(run),
   };
   return { trial, run, checkpoints };
 }

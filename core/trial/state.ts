@@ -2,6 +2,7 @@ import { onOffFamily, type OnOffState, type OutletState } from "../controller";
 import { copyCooler, copyHeater, type CoolerState, type HeaterState } from "../device";
 import type { ProductState } from "../product";
 import { copyProgram, type ProgramState } from "../program";
+import { copyMoist, type MoistState } from "./moistAir";
 import type { Mode } from "./modes";
 
 /** Everything that changes in the course of a trial; plain data, so that a trial can go on from any saved moment. */
@@ -31,6 +32,8 @@ export interface RunState {
   /** Any heater, and any cooler, runs. */
   heating: boolean;
   cooling: boolean;
+  /** The water in its air; null where its humidity is as typed. */
+  moisture: MoistState | null;
 }
 
 /** A copy of a state that the run may go on without. */
@@ -52,4 +55,5 @@ export const copyState = (state: RunState): RunState => ({
   on: state.on,
   heating: state.heating,
   cooling: state.cooling,
+  moisture: state.moisture && copyMoist(state.moisture),
 });

@@ -4,6 +4,7 @@ import { ROOM } from "./discretise";
 import { deskOf, stepHindered } from "./hindered";
 import { absorbed, settleIce, turnIce } from "./ice";
 import { paddedVector, takeStep } from "./kernel";
+import { humidityAhead, moistHold, moveMoisture, openMoist } from "./moistAir";
 import type { Mode } from "./modes";
 import { noiseAt } from "./noise";
 import { heldFor, moveProducts } from "./ownHeat";
@@ -66,7 +67,12 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const coolersFed = coolerFed.length;
   const hasIce = network.coolers.some((c) => c.iceMass > 0);
   const changes = changeSteps(input);
-  const productEvery = Math.max(1, Math.round(heldFor(chamber) / dt));
+  const products = heldFor(chamber);
+  const wetHold = run.moist ? moistHold(run, products) : products;
+  const moveEvery = Math.max(1, Math.round(Math.min(products, wetHold) / dt));
+  const everySo = (hold: number) => moveEvery * Math.max(1, Math.round(hold / Math.min(products, wetHold)));
+  const productEvery = everySo(products);
+  const wetEvery = everySo(wetHold);
   const out = noOutput();
   const look = lookInto(run);
   const programmed = isProgrammed(plan);
@@ -84,13 +90,13 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
     from: 0,
     count: 0,
     // A row more than steps: each step is taken from one row to the next.
-    x: new Float64Array((productEvery + 1) * stride),
+    x: new Float64Array((moveEvery + 1) * stride),
     stride,
-    rooms: new Float64Array(productEvery),
-    shown: new Float64Array(productEvery * count),
+    rooms: new Float64Array(moveEvery),
+    shown: new Float64Array(moveEvery * count),
   };
   const { x: quietX, rooms: quietRooms, shown: quietShown } = quiet;
-  let untilProduct = (productEvery - (state.step % productEvery)) % productEvery;
+  let untilMove = (moveEvery - (state.step % moveEvery)) % moveEvery;
   let roomAt = state.step % rooms.length;
 
   while (state.step < untilStep) {
@@ -115,6 +121,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       desk.freeCold.every(Boolean) &&
       desk.loadPowers.length === 0;
     conditions.ice = coolers.map((c) => c.ice);
+    if (conditions.open) openMoist(state.moisture, first * dt, last * dt);
     let byMask: (Mode | undefined)[] = [];
     const modeOf = (mask: number): Mode => (byMask[mask] ??= run.modes.of(conditions, mask));
     const failing = now.coolers.reduce((bits, c, i) => (c.fails ? bits | (1 << i) : bits), 0);
@@ -156,12 +163,16 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
         state.step = step;
         if (watch(plan, program, look, step * dt)) break;
       }
-      if (untilProduct === 0) {
+      if (untilMove === 0) {
         state.step = step;
-        if (moveProducts(run, productEvery * dt)) stale = true;
-        untilProduct = productEvery;
+        if (step % productEvery === 0) {
+          const span = productEvery * dt;
+          if (moveProducts(run, span, humidityAhead(run, span, power))) stale = true;
+        }
+        if (step % wetEvery === 0 && moveMoisture(run, wetEvery * dt, power)) stale = true;
+        untilMove = moveEvery;
       }
-      untilProduct--;
+      untilMove--;
 
       let on = 0;
       // One controller that reads plainly, as most are: everything stands in locals.
@@ -259,7 +270,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
         }
       take(phi, x, 0, x, 0, next, fixed, gain, room);
       if (calm) {
-        const most = Math.min(untilProduct, last - step - 1);
+        const most = Math.min(untilMove, last - step - 1);
         const { lowAlarm, highAlarm } = control0;
         for (let c = 1; c < count; c++) {
           lowWas[c] = controls[c]!.lowAlarm ? 1 : 0;
@@ -298,7 +309,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
           quiet.count = k;
           shownNow.set(shown);
           step += k;
-          untilProduct -= k;
+          untilMove -= k;
           state.step = step;
           for (let c = 0; c < count; c++) shown[c] = quietShown[(k - 1) * count + c]!;
           // An alarm that changes with the step that comes was not so yet.

@@ -1,5 +1,5 @@
 import type { Chamber } from "../model";
-import type { Network } from "../chamber";
+import { reckonsMoisture, type Network } from "../chamber";
 import { modelOf } from "../product";
 import { NO_READING } from "../controller";
 import type { QuietSteps } from "./run";
@@ -37,6 +37,8 @@ export interface Trace {
   layers: TraceLayer[];
   /** What can be seen of the products: for each vessel each of its figures, at the end of each bin. */
   figures: TraceFigure[];
+  /** Relative humidity, 0..1: on average as is usual; lowest and highest over what is estimated. Null: it is as typed. */
+  humidity: { usual: Float32Array; low: Float32Array; high: Float32Array } | null;
   /** Shares 0..1. */
   heat: Float32Array;
   cold: Float32Array;
@@ -128,6 +130,7 @@ export class TraceBins {
   private heat = 0;
   private cold = 0;
   private alarm = 0;
+  private moist = 0;
   private layerNext = 0;
   private lastShown = NaN;
   /**
@@ -184,6 +187,7 @@ export class TraceBins {
       figures: chamber.vessels.flatMap(({ product }, index) =>
         modelOf(product).observables.map(({ name }) => ({ index, name, values: line(NaN) })),
       ),
+      humidity: reckonsMoisture(chamber) ? { usual: line(0), low: line(Infinity), high: line(-Infinity) } : null,
       heat: line(0),
       cold: line(0),
       alarm: line(0),
@@ -304,6 +308,14 @@ export class TraceBins {
     const { layers, figures } = this.trace;
     for (let f = 0; f < figures.length; f++)
       if (step >= this.figureIn[f]!) figures[f]!.values[this.bin] = this.read[f]!(state);
+    const { humidity } = this.trace;
+    if (humidity && state.moisture) {
+      const [usual, ...ends] = state.moisture.humidity;
+      humidity.usual[this.bin]! += usual!;
+      this.moist++;
+      humidity.low[this.bin] = Math.min(humidity.low[this.bin]!, usual!, ...ends);
+      humidity.high[this.bin] = Math.max(humidity.high[this.bin]!, usual!, ...ends);
+    }
     for (let l = 0; l < layers.length; l++) {
       if (step < this.layerIn[l]!) continue;
       const t = x[at + this.layerAt[l]!]!;
@@ -357,6 +369,8 @@ export class TraceBins {
     trace.heat[bin] = this.heat / steps;
     trace.cold[bin] = this.cold / steps;
     trace.alarm[bin] = this.alarm / steps;
+    if (trace.humidity) trace.humidity.usual[bin]! /= Math.max(1, this.moist);
+    this.moist = 0;
     this.binStart = step;
     this.heat = this.cold = this.alarm = 0;
     this.bin++;

@@ -3,7 +3,7 @@ import { cardinal } from "../cardinal";
 import type { Product } from "../../model";
 import type { Feels, ProductModel, ProductObservable } from "../shape";
 import { degreeHours, degreeHoursAllowed } from "./degreeHours";
-import { dryingRate, rimWater, sausageActivity } from "./drying";
+import { DIFFUSIVITY, dryingRate, rimWater, sausageActivity } from "./drying";
 
 /** Cardinal temperatures of a usual starter, °C; its rate an hour, its lag at its best in hours, its seed (estimates). */
 const CARDINALS = [5, 38, 46] as const;
@@ -22,6 +22,8 @@ const phOf = ({ acid }: Readonly<Record<string, number>>, { startPh, sugar }: Pr
   startPh - FALL * sugar * 1000 * acid!;
 /** How much drier than its middle a surface may be, in water activity, before a hard rim is likely: an estimate. */
 const HARD_RIM = 0.13;
+/** A millimetre of meat evens out within some hours, s: d²/D. */
+const RIM = 0.001 ** 2 / DIFFUSIVITY;
 /** How far it has come from its first pH to the safe one. */
 const souredShare = (pH: number, from: number): number => (from <= SAFE_PH ? 1 : (from - pH) / (from - SAFE_PH));
 const lossOf = (state: Readonly<Record<string, number>>, { water }: Product): number => water - state.water!;
@@ -69,7 +71,8 @@ function dry(state: Record<string, number>, product: Product, { core, humidity, 
   const rim = rimWater({ water: was, salt, radius, pace }, { t: core, humidity, film });
   const next = rim + (was - rim) * Math.exp(-dryingRate(radius, pace) * span);
   state.water = next;
-  state.rim = rim;
+  // A rim is as dry as the air of the last hours had it: a millimetre evens out over them.
+  state.rim = state.rim! + (rim - state.rim!) * (1 - Math.exp(-span / RIM));
   return ((was - next) * state.mass! * EVAPORATION) / span;
 }
 
@@ -77,6 +80,7 @@ function dry(state: Record<string, number>, product: Product, { core, humidity, 
 export const sausage: ProductModel = {
   kinds: ["sausage"],
   holdsFor: 300,
+  dries: true,
   defaults: () => ({ packetLow: celsius(18), packetHigh: celsius(38), thickness: 0.05, salt: 0.028, water: 0.6 }),
   start: ({ water }, { mass }) => ({
     lag: 0,
@@ -143,6 +147,7 @@ export const sausage: ProductModel = {
 export const wholeMuscle: ProductModel = {
   kinds: ["wholeMuscle"],
   holdsFor: 300,
+  dries: true,
   defaults: () => ({ packetLow: celsius(0), packetHigh: celsius(16), thickness: 0.07, salt: 0.03, water: 0.7 }),
   start: ({ water }, { mass }) => ({ cold: 0, water, rim: water, mass }),
   step: (state, product, feels, _seconds, span, out) => {

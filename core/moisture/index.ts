@@ -1,0 +1,2 @@
+export * from "./balance";
+export * from "./vapour";
