@@ -183,10 +183,10 @@ export const hollinMill = (): ChamberRecord[] => [
     "curing-cabinet",
     "Curing cabinet, venison sausage",
     {
-      cabinet: { kind: "wine", height: 1.2, width: 0.55, depth: 0.57, humidity: 0.83 },
+      cabinet: { kind: "wine", height: 1.2, width: 0.55, depth: 0.57, fan: true },
       // Soured before it hangs here.
       product: { kind: "sausage", startPh: 5.2, sugar: 0, thickness: 0.045, water: 0.62, salt: 0.027 },
-      stage: band(11, 14),
+      stage: { ...band(11, 14), humidity: 0.83 },
       vessel: {
         volume: 0.0008,
         count: 8,

@@ -5,11 +5,11 @@ import { isBought } from "./geometry";
 const GRAMS_AN_HOUR = 1e-3 / 3600;
 /** A small ultrasonic humidifier, and a small dryer with a thermoelectric plate (estimates), kg/s. */
 const HUMIDIFIER = 100 * GRAMS_AN_HOUR;
-const DEHUMIDIFIER = 10 * GRAMS_AN_HOUR;
+const DEHUMIDIFIER = 25 * GRAMS_AN_HOUR;
 
 /** Volumes of air that a shut box changes in an hour: 0.02 to 0.5 (estimates); old seals leak more. */
 function airChanges({ kind, age }: Cabinet): number {
-  const tight = kind === "chest" ? 0.05 : isBought(kind) && kind !== "warmBox" ? 0.1 : 0.3;
+  const tight = kind === "chest" ? 0.05 : kind === "wine" ? 0.3 : isBought(kind) && kind !== "warmBox" ? 0.1 : 0.3;
   return tight * { new: 1, worn: 2, old: 3 }[age];
 }
 

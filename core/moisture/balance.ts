@@ -240,6 +240,7 @@ export function drain(air: AirWater, j: number, keeps: number): void {
 export function unaccounted(before: AirWater, after: AirWater, volume: number): number {
   const total = (values: Float64Array) => values.reduce((sum, v) => sum + v, 0);
   const held = (air: AirWater) => volume * air.vapour + total(air.film) + air.absorbed;
-  const come = (air: AirWater) => air.breathed + air.given + total(air.fromWet) + air.humidified - air.dehumidified - air.drained;
+  const come = (air: AirWater) =>
+    air.breathed + air.given + total(air.fromWet) + air.humidified - air.dehumidified - air.drained;
   return held(after) - held(before) - (come(after) - come(before));
 }

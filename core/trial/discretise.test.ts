@@ -31,7 +31,7 @@ const single: Network = {
   probes: [],
   loads: [],
   fanHeat: 0,
-      moist: false,
+  moist: false,
 };
 
 describe("zero-order hold", () => {

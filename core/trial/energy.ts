@@ -220,6 +220,8 @@ export function imbalance(e: EnergyAccount): number {
     10_000,
   );
   return (
-    Math.abs(e.heater + e.product - e.evaporated + e.fan + e.defrost + e.vapour + e.brought - e.cold - e.lost - e.stored) / flows
+    Math.abs(
+      e.heater + e.product - e.evaporated + e.fan + e.defrost + e.vapour + e.brought - e.cold - e.lost - e.stored,
+    ) / flows
   );
 }

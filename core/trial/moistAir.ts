@@ -26,7 +26,7 @@ const HANGS = 0.05;
 const PLATE_FILM = 8;
 /** Electricity of a humidifier and a dehumidifier, J for a kg (estimates); it warms the air. */
 const HUMIDIFIER_WORK = 0.9e6;
-const DEHUMIDIFIER_WORK = 8e6;
+const DEHUMIDIFIER_WORK = 4e6;
 /** The cold face of a dehumidifier, °C; what it is rated at. */
 const COIL = 5;
 const RATED = { t: 20, humidity: 0.8 };
@@ -149,7 +149,11 @@ export function moistOf(chamber: Chamber, network: Network): Moist | null {
   return {
     volume,
     surfaces,
-    areas: Float64Array.from([Math.max(0.01, inside.area), ...coolers.map((c) => c.toAir / PLATE_FILM), ...vesselAreas]),
+    areas: Float64Array.from([
+      Math.max(0.01, inside.area),
+      ...coolers.map((c) => c.toAir / PLATE_FILM),
+      ...vesselAreas,
+    ]),
     drains: [moisture.drains, ...coolers.map((c) => moisture.drains && c.kind !== "ice"), ...vessels.map(() => false)],
     nodes: [network.lining, ...network.coolers.map((c) => c.node), ...network.shells.map((s) => s.at(-1)!.node)],
     heats: Array.from({ length: surfaces }, (_, j) => (network.coolers[j - 1]?.iceMass ? 0 : 1 + j)),
@@ -205,7 +209,10 @@ function conductancesOf(moist: Moist, network: Network, chamber: Chamber): Float
   if (known) return known;
   const { air } = network;
   const linked = (node: number) =>
-    network.links.reduce((sum, l) => sum + (l.a + l.b === air + node && (l.a === air || l.b === air) ? l.conductance : 0), 0);
+    network.links.reduce(
+      (sum, l) => sum + (l.a + l.b === air + node && (l.a === air || l.b === air) ? l.conductance : 0),
+      0,
+    );
   const made = new Float64Array(moist.surfaces);
   moist.nodes.forEach((node, j) => {
     if (node < 0) return;
@@ -264,8 +271,7 @@ function meet({ state, network, input, rooms }: Run, moist: Moist, span: number,
   for (let j = 0; j < nodes.length; j++) if (conductance[j]! > 0) balanced[j] = saturated(x[nodes[j]!]!);
   const wetAt = usual.wet.vapour;
   wetAt[0] = tray;
-  for (let v = 0; v < vessels.length; v++)
-    if (moist.wetBy[v]! > 0) wetAt[1 + v] = saturated(x[nodes[first + v]!]!);
+  for (let v = 0; v < vessels.length; v++) if (moist.wetBy[v]! > 0) wetAt[1 + v] = saturated(x[nodes[first + v]!]!);
   wetAt[dries] = dryingAt;
   for (let k = 0; k < ends.length; k++) {
     const around = ends[k]!;

@@ -78,7 +78,7 @@ function through(chamber: Chamber, trial: Course, index: number, product: Produc
     const air = isQuick(cabinet.kind) ? middle(trace.low.room, trace.high.room, i) : feels.medium;
     const time = trace.from + (i + 0.5) * trace.width;
     const { stage = 0 } = bands.find((b) => time < b.to) ?? bands.at(-1) ?? {};
-    feels.humidity = chamber.stages[stage]!.humidity || cabinet.humidity;
+    feels.humidity = trace.humidity?.usual[i] ?? (chamber.stages[stage]!.humidity || cabinet.humidity);
     feels.vapour = feels.humidity * saturation(air);
     for (let s = 0; s < steps; s++)
       model.step(state, product, feels, trace.from + i * trace.width + (s + 0.5) * span - vessel.putIn, span, out);

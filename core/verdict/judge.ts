@@ -23,6 +23,7 @@ import { liesInLayers } from "./layers";
 import { doesNotFit } from "./fits";
 import { wiredWrong } from "./wired";
 import { bandsApart, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
+import { absorberFull, humidityOff, iceGrows, mouldGrows, wetInside } from "./moist";
 import { allWell } from "./normal";
 import { limitPassed, noLimitKnown, notReady, saltFirst, slowComeUp, tooCoolToKill } from "./product";
 import { nobodyThere, stageStalls, trialTooShort } from "./program";
@@ -77,6 +78,8 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["controller", differentialTooFine],
   ["controller", alarmBlind],
   ["controller", alarmNagging],
+  ["stage", humidityOff],
+  ["program", wetInside],
   ["program", outsideModel],
   ["judged", outsidePacket],
   ["stage", twoTemperatures],
@@ -90,6 +93,9 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["judged", coldBarely],
   ["stage", heaterOversized],
   ["program", notReady],
+  ["program", mouldGrows],
+  ["program", iceGrows],
+  ["program", absorberFull],
   ["program", saltFirst],
   ["judged", livesAtOneEnd],
   ["judged", airUnseen],
