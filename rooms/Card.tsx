@@ -11,7 +11,7 @@ import { FoamSheet } from "./card/FoamSheet";
 import { ProgramSheet } from "./card/ProgramSheet";
 import { NoChamber } from "./NoChamber";
 import { RoomHead } from "./RoomHead";
-import { useVerdicts } from "./useVerdicts";
+import { useVerdicts } from "@/bench/useVerdicts";
 
 const sizes = [
   { value: "a6", label: "A6", page: "[page:a6]", width: "93mm", height: "136mm" },

@@ -17,7 +17,7 @@ import { PutBy } from "./PutBy";
 import { RemoveChamber } from "./RemoveChamber";
 import { ShelfName } from "./ShelfName";
 import { isMeant, shelfOrder } from "./shelfOrder";
-import { useVerdicts } from "./useVerdicts";
+import { useVerdicts } from "@/bench/useVerdicts";
 
 const heightOf = (record: ChamberRecord): number => {
   const { cabinet } = describe(record);

@@ -15,7 +15,7 @@ import { CompareChart, dashOf } from "@/parts/trace";
 import { useWorkshop } from "@/workshop";
 import type { TrialAnswer } from "@/workers";
 import { RoomHead } from "./RoomHead";
-import { useVerdicts } from "./useVerdicts";
+import { useVerdicts } from "@/bench/useVerdicts";
 
 /** So many lines can still be told apart. */
 const MOST = 4;

@@ -22,7 +22,7 @@ import { Drafts, NumberField, plainKind, TextField } from "@/parts/fields";
 import { changeChamber, useDesk, useWorkshop } from "@/workshop";
 import { NoChamber } from "./NoChamber";
 import { RoomHead } from "./RoomHead";
-import { useVerdicts } from "./useVerdicts";
+import { useVerdicts } from "@/bench/useVerdicts";
 
 /** What a chamber is made of and what it costs; the address names the chamber. */
 export function PartsRoom() {

@@ -7,6 +7,7 @@ declare module "psychrolib" {
     GetTWetBulbFromHumRatio(dryBulb: number, humidityRatio: number, pressure: number): number;
     /** Share, Pa. */
     GetHumRatioFromRelHum(dryBulb: number, relative: number, pressure: number): number;
+    GetMoistAirVolume(dryBulb: number, humidityRatio: number, pressure: number): number;
     GetSatVapPres(dryBulb: number): number;
     GetTDewPointFromRelHum(dryBulb: number, relative: number): number;
   };

@@ -3,8 +3,19 @@
 import { ListChecks } from "lucide-react";
 import dynamic from "next/dynamic";
 import Link from "next/link";
-import { boxes, insideOf, isBath, isBought, isRound, isSmoker, isVesselItself, lossCoefficient } from "@/core/chamber";
-import { cabinetAges, cabinetKinds, type CabinetAge, type CabinetKind, type Chamber, type Edit } from "@/core/model";
+import {
+  boxes,
+  hasOwnAir,
+  insideOf,
+  isBath,
+  isBought,
+  isRound,
+  isSmoker,
+  isVesselItself,
+  lossCoefficient,
+  ofTheKind,
+} from "@/core/chamber";
+import { cabinetAges, cabinetKinds, type CabinetAge, type CabinetKind } from "@/core/model";
 import { inDegrees, measures, printMeasure, printNumber } from "@/core/quantity";
 import { cautionsAt } from "@/core/safety";
 import { CabinetDrawing } from "@/parts/cabinet";
@@ -20,24 +31,8 @@ import { RoomFields } from "./RoomFields";
 // They come with their first opening.
 const Fit = dynamic(() => import("./box/Fit").then((m) => m.Fit), { ssr: false });
 const Carry = dynamic(() => import("./box/Carry").then((m) => m.Carry), { ssr: false });
+const Moisture = dynamic(() => import("./box/Moisture").then((m) => m.Moisture), { ssr: false });
 const FoamBox = dynamic(() => import("./box/FoamBox").then((m) => m.FoamBox), { ssr: false });
-
-/** Values that belong to one kind of box and would be wrong in another: of the box, and of all devices and probes. */
-function ofTheKind({ heaters, coolers, probes }: Chamber): Edit[] {
-  const lists = [
-    {
-      section: "cabinet",
-      ids: [undefined],
-      fields: ["height", "width", "depth", "insulation", "conductivity", "jacket", "age", "collar", "fan", "bath"],
-    },
-    { section: "heater", ids: heaters.map((h) => h.id), fields: ["kind", "power"] },
-    { section: "cooler", ids: coolers.map((c) => c.id), fields: ["kind", "power"] },
-    { section: "probe", ids: probes.map((p) => p.id), fields: ["place", "lag", "share"] },
-  ] as const;
-  return lists.flatMap(({ section, ids, fields }) =>
-    ids.flatMap((id) => fields.map((field) => ({ section, field, id, value: undefined }) as Edit)),
-  );
-}
 
 const ages: Record<CabinetAge, string> = {
   new: "Up to some ten years, seal good",
@@ -154,6 +149,11 @@ export function BoxStation() {
       {!isBath(cabinet.kind) && !isVesselItself(cabinet.kind) && (
         <Fold summary="What carries it" part="carry">
           <Carry />
+        </Fold>
+      )}
+      {hasOwnAir(cabinet.kind) && (
+        <Fold summary="Water in the air" part="moisture">
+          <Moisture />
         </Fold>
       )}
       {cabinet.kind === "foam" && (

@@ -1,7 +1,7 @@
 "use client";
 
 import { Plus, X } from "lucide-react";
-import { addVessel, formLabels, fillingTable, massOf, removeVessel, wallLabels } from "@/core/chamber";
+import { addVessel, formLabels, fillingTable, massOf, reckonsMoisture, removeVessel, wallLabels } from "@/core/chamber";
 import {
   fillings,
   productKinds,
@@ -144,13 +144,13 @@ function OneLoad({ vessel, index }: { vessel: LoadedVessel; index: number }) {
             value={vessel.evaporationAt}
           />
         )}
-        {vessel.evaporation > 0 && (
+        {vessel.evaporation > 0 && !reckonsMoisture(chamber) && (
           <ValueField
             at={{ section: "cabinet", field: "humidity" }}
             label={isQuick(chamber.cabinet.kind) ? "Humidity of the room\u2019s air" : "Humidity of the air in the box"}
             kind={percentKind}
             value={chamber.cabinet.humidity}
-            hint="Stated by you: it is not worked out yet. Drying goes with it."
+            hint="Stated by you. Drying goes with it."
           />
         )}
       </Fields>

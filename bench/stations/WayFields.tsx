@@ -1,5 +1,6 @@
 "use client";
 
+import { reckonsMoisture } from "@/core/chamber";
 import type { Named, Stage } from "@/core/model";
 import { fewestSteps } from "@/core/program";
 import { differenceKind, hoursKind, percentKind } from "@/parts/fields";
@@ -50,7 +51,13 @@ export function WayFields({ stage }: { stage: Named<Stage> }) {
           label="Humidity of the air"
           kind={percentKind}
           value={stage.humidity}
-          hint={stage.humidity > 0 ? "Kept by you: nothing here steers it yet." : "0: as the box has it."}
+          hint={
+            stage.humidity === 0
+              ? "0: nothing is asked for."
+              : reckonsMoisture(chamber)
+                ? "Held by humidifier and dehumidifier, as far as they can: see Water in the air, in Box."
+                : "Taken as it stands: nothing here works out whether it is held."
+          }
         />
       )}
     </>

@@ -17,6 +17,7 @@ import { Happenings, useNewHappening } from "./Happenings";
 import { layerKey, Layers } from "./Layers";
 import { Sized } from "./Sized";
 import { WorstMoment } from "./WorstMoment";
+import { AirLane } from "./AirLane";
 import { ProductLanes } from "./ProductLanes";
 import { StagePicker } from "../StagePicker";
 import { wholeOf } from "./figures";
@@ -239,6 +240,7 @@ export function FullTrial({ trial, ghost, near }: Props) {
           </Sized>
         </figure>
       </div>
+      <AirLane trace={trace} view={now} />
       <ProductLanes trial={trial} trace={trace} view={now} />
       <Layers
         channels={channels}

@@ -68,7 +68,15 @@ function stageDefaults(product: Product, kind: CabinetKind): Stage {
 /** Beans in a bag with a hole every centimetre give off so much of what they would in the open (estimate: 0.01 to 0.1). */
 const PERFORATED = 0.02;
 
-const roomDefaults: Room = { low: celsius(12), high: celsius(22), warmestHour: 15, monthly: kelvins(0) };
+/** A room in a house in spring and autumn; its winter and summer (estimates). */
+const roomDefaults: Room = {
+  low: celsius(12),
+  high: celsius(22),
+  warmestHour: 15,
+  monthly: kelvins(0),
+  winter: kelvins(-6),
+  summer: kelvins(6),
+};
 
 /** Lays stored values over defaults; the target is the middle of the band that results, unless it is stored itself. */
 function withMiddle<T extends Band>(defaults: T, stored: { [K in keyof T]?: { value: T[K] } | undefined }): T {
@@ -110,6 +118,7 @@ const buildDefaults: Build = {
   sheetWidth: 0.6,
   kerf: 0.003,
   sheetPrice: 0,
+  loadHours: 24,
 };
 
 /** A wiring as it is usual for a kind of mains (common practice, no source); nobody wires anything unasked. */

@@ -14,6 +14,7 @@ export * from "./lists";
 export * from "./moisture";
 export * from "./network";
 export * from "./newRecord";
+export * from "./otherBox";
 export * from "./parameters";
 export * from "./recipe";
 export * from "./reference";

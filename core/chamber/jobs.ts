@@ -164,7 +164,7 @@ export const jobs: readonly Job[] = [
       edit("stage", "humidity", 0.92),
       edit("cabinet", "fan", true),
     ],
-    inBox: { upright: [edit("settings", "heatingDifferential", kelvins(1))] },
+    inBox: { upright: [edit("settings", "heatingDifferential", kelvins(1.8))], wine: [probe("core")] },
   },
   {
     id: "cure",
@@ -178,7 +178,10 @@ export const jobs: readonly Job[] = [
       edit("stage", "humidity", 0.85),
       edit("cabinet", "fan", true),
     ],
-    inBox: { wine: [probe("core")], upright: [edit("settings", "heatingDifferential", kelvins(1.6))] },
+    inBox: {
+      wine: [probe("core"), edit("settings", "coolingDifferential", kelvins(0.6))],
+      upright: [edit("settings", "heatingDifferential", kelvins(1.6))],
+    },
   },
   {
     id: "serve",

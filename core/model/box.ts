@@ -9,6 +9,9 @@ export const roomShape = {
   warmestHour: quantityField(0, 24),
   /** How the season moves the daily mean, K in 30 days. */
   monthly: differenceField(-25, 25),
+  /** By how much its winter is colder and its summer warmer than that, K. */
+  winter: differenceField(-40, 0),
+  summer: differenceField(0, 40),
 };
 
 export const cabinetKinds = [

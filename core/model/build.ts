@@ -30,6 +30,8 @@ export const buildShape = {
   sheetWidth: quantityField(0.2, 3),
   kerf: quantityField(0, 0.02),
   sheetPrice: quantityField(0, 100_000),
+  /** Hours within which what is put in is to come into its band. */
+  loadHours: quantityField(0.25, 400),
 };
 
 /** Where one of the vessels of an entry stands: its middle from the left and from the back, m, and on what. */

@@ -9,6 +9,7 @@ import {
   isBath,
   isIce,
   isVesselItself,
+  reckonsMoisture,
   vesselName,
 } from "../chamber";
 import { unitKindTable } from "../controller";
@@ -108,6 +109,15 @@ export function partsNeeded(chamber: Chamber): NeededPart[] {
     if (isIce(c)) parts.push(one(`cooler-${c.id}`, `${coolerLabels.ice}, ${c.iceMass} kg`));
   });
   if (cabinet.fan) parts.push(one("own-fan", isBath(cabinet.kind) ? "Pump" : "Fan for the air inside"));
+  if (reckonsMoisture(chamber)) {
+    const { humidifier, dehumidifier, absorber } = chamber.moisture;
+    const grams = (kg: number) => `${Math.round(kg * 3.6e6)} g/h`;
+    if (humidifier > 0) parts.push(one("humidifier", `Humidifier with its own humidity control, ${grams(humidifier)}`));
+    if (dehumidifier > 0)
+      parts.push(one("dehumidifier", `Dehumidifier with its own humidity control, ${grams(dehumidifier)}`));
+    if (absorber > 0)
+      parts.push({ key: "absorber", name: "Dry absorber", quantity: absorber, unit: "kg", eachBatch: false });
+  }
   if (fans.length > 0) parts.push(one("fans", "Fan on an outlet", fans.length));
   if (lights.length > 0) parts.push(one("lights", "Light", lights.length));
   controllers.forEach((c) =>

@@ -1,6 +1,7 @@
-import { boxes, isBath, isSmoker } from "../chamber";
-import type { Cabinet, CabinetKind, Chamber, Vessel } from "../model";
+import { boxes, isBath } from "../chamber";
+import type { CabinetKind, Chamber, Vessel } from "../model";
 import { evaporationHeat, modelOf, saturation, type Around, type Feels } from "../product";
+import { filmOn } from "./filmOn";
 import { isQuick } from "./quick";
 import type { Run } from "./run";
 
@@ -15,12 +16,6 @@ const feels: Feels & { parts: number[] } = {
   humidity: 0,
   wet: false,
 };
-/**
- * How well what is around gives its heat on to a piece, W/m²K: 95 in a bath with a pump (Baldwin 2012, value from memory),
- * 60 without; 12 in a smoker (Incropera, chapter 1); radiation is the piece's own matter. Estimates.
- */
-export const filmOn = ({ kind, fan }: Cabinet): number =>
-  isBath(kind) ? (fan ? 95 : 60) : isSmoker(kind) || fan ? 12 : 5;
 /** Air of a room in which rated heats of vented boxes are meant, °C. */
 const ROOM = 15;
 

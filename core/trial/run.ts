@@ -8,7 +8,7 @@ import { inputsOf, type Inputs } from "./discretise";
 import type { TrialInput } from "./input";
 import { paddedVector } from "./kernel";
 import { memo } from "./memo";
-import { moistOf, startMoist, type Moist } from "./moistAir";
+import { moistOf, startMoist, type Moist } from "./moistState";
 import { Modes } from "./modes";
 import type { RunState } from "./state";
 import { situationAt } from "./timeline";

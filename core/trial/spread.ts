@@ -1,7 +1,7 @@
 import { isBath } from "../chamber";
 import type { Chamber, Product, Reading } from "../model";
 import { lotOf, meets, modelOf, saturation, type Feels } from "../product";
-import { filmOn } from "./ownHeat";
+import { filmOn } from "./filmOn";
 import { NINE_OF_TEN, slower, spanOf } from "./paces";
 import { isQuick } from "./quick";
 import type { Trial } from "./runTrial";

@@ -2,7 +2,7 @@ import { onOffFamily, type OnOffState, type OutletState } from "../controller";
 import { copyCooler, copyHeater, type CoolerState, type HeaterState } from "../device";
 import type { ProductState } from "../product";
 import { copyProgram, type ProgramState } from "../program";
-import { copyMoist, type MoistState } from "./moistAir";
+import { copyMoist, type MoistState } from "./moistState";
 import type { Mode } from "./modes";
 
 /** Everything that changes in the course of a trial; plain data, so that a trial can go on from any saved moment. */

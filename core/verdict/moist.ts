@@ -44,27 +44,47 @@ function airOf({ trial: { trace }, result }: Case) {
   };
 }
 
-const drier = ({ chamber: { moisture, cabinet, coolers } }: Case): Remedy[] => {
-  const dryer = Math.max(10 * GRAMS_AN_HOUR, 3 * moisture.dehumidifier);
-  const cold = coolers.some((c) => c.kind === "compressor" || c.kind === "peltier");
+const HUMIDIFIER = 100 * GRAMS_AN_HOUR;
+const DRYER = 25 * GRAMS_AN_HOUR;
+const rate = (kg: number) => printMeasure(kg, measures.waterRate, "metric");
+
+/** Where one of the two is missing: what dries the air one hour lacks in the next. */
+function both({ chamber: { moisture } }: Case): Remedy[] {
+  if (moisture.humidifier > 0 && moisture.dehumidifier > 0) return [];
+  const [mist, dryer] = [Math.max(HUMIDIFIER, moisture.humidifier), Math.max(DRYER, moisture.dehumidifier)];
   return [
+    {
+      id: "both",
+      label: `A humidifier of ${rate(mist)} and a dehumidifier of ${rate(dryer)}`,
+      edits: [set("humidifier", mist), set("dehumidifier", dryer)],
+    },
+  ];
+}
+
+const drier = (c: Case): Remedy[] => {
+  const { moisture, cabinet } = c.chamber;
+  const dryer = Math.max(DRYER, 3 * moisture.dehumidifier);
+  return [
+    ...both(c),
+    {
+      id: "dryer",
+      label: `A dehumidifier of ${rate(dryer)}`,
+      edits: [set("dehumidifier", dryer)],
+    },
     ...(cabinet.fan
       ? []
       : [{ id: "fan", label: "A fan in the box", edits: [{ section: "cabinet", field: "fan", value: true } as Edit] }]),
-    {
-      id: "dryer",
-      label: `A dehumidifier of ${printMeasure(dryer, measures.waterRate, "metric")}${cold ? ", beside the cold plate" : ""}`,
-      edits: [set("dehumidifier", dryer)],
-    },
     { id: "vents", label: "Vents: one change of air an hour", edits: [set("airChanges", 1)] },
   ];
 };
-const moister = ({ chamber: { moisture, cabinet } }: Case): Remedy[] => {
-  const mist = Math.max(100 * GRAMS_AN_HOUR, 3 * moisture.humidifier);
+const moister = (c: Case): Remedy[] => {
+  const { moisture, cabinet } = c.chamber;
+  const mist = Math.max(HUMIDIFIER, 3 * moisture.humidifier);
   return [
+    ...both(c),
     {
       id: "humidifier",
-      label: `A humidifier of ${printMeasure(mist, measures.waterRate, "metric")}`,
+      label: `A humidifier of ${rate(mist)}`,
       edits: [set("humidifier", mist)],
     },
     {
@@ -73,7 +93,13 @@ const moister = ({ chamber: { moisture, cabinet } }: Case): Remedy[] => {
       edits: [set("tray", 0.12), set("trayActivity", 0.75)],
     },
     ...(cabinet.fan
-      ? [{ id: "still", label: "Without the fan", edits: [{ section: "cabinet", field: "fan", value: false } as Edit] }]
+      ? [
+          {
+            id: "still",
+            label: "Without the fan",
+            edits: [{ section: "cabinet", field: "fan", value: false } as Edit],
+          },
+        ]
       : []),
   ];
 };
@@ -140,7 +166,7 @@ export const wetInside: Rule = (c) => {
       .filter(Boolean)
       .join(" "),
     moment: null,
-    remedies: c.stage.humidity > 0 ? drier(c).filter((r) => r.id !== "vents") : dryAir(c),
+    remedies: c.stage.humidity > 0 ? drier(c).filter((r) => r.id === "dryer" || r.id === "fan") : dryAir(c),
   };
 };
 

@@ -1,0 +1,42 @@
+"use client";
+
+import { stageName } from "@/core/program";
+import type { Trace } from "@/core/trial";
+import { FigureLane, LEFT, RIGHT, type View } from "@/parts/trace";
+import { useChamber, useShownTrial } from "../context";
+import { Sized } from "./Sized";
+
+const percent = (share: number): string => `${Math.round(share * 100)}\u00a0%`;
+
+/** Humidity of the air in the box, in the scale of time of the trace above. */
+export function AirLane({ trace, view }: { trace: Trace; view: View }) {
+  const { chamber: now } = useChamber();
+  const { humidity } = trace;
+  const chamber = useShownTrial().of?.chamber ?? now;
+  if (!humidity) return null;
+  const asked = chamber.stages.filter((s) => s.humidity > 0);
+  const wanted = asked.map(
+    (s) => `${asked.length > 1 ? `${stageName(chamber.stages, s.id)} ` : ""}${percent(s.humidity)}`,
+  );
+  return (
+    <section className="grid grid-cols-1 gap-1" aria-label="Humidity of the air">
+      <Sized className="h-[62px]">
+        {(total) => (
+          <FigureLane
+            values={humidity.usual}
+            from={trace.from}
+            width={trace.width}
+            view={view}
+            limit={null}
+            spread={{ slow: humidity.low, fast: humidity.high, from: trace.from, width: trace.width }}
+            label={`Relative humidity of the air, % \u00b7 shade: lowest and highest over what is estimated${wanted.length > 0 ? ` \u00b7 wanted ${wanted.join(", ")}` : ""}`}
+            print={percent}
+            total={total}
+            left={LEFT}
+            right={RIGHT}
+          />
+        )}
+      </Sized>
+    </section>
+  );
+}

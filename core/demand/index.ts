@@ -1,0 +1,3 @@
+export * from "./ice";
+export * from "./touch";
+export * from "./worst";
