@@ -22,6 +22,7 @@ import { Drafts, NumberField, plainKind, TextField } from "@/parts/fields";
 import { changeChamber, useDesk, useWorkshop } from "@/workshop";
 import { NoChamber } from "./NoChamber";
 import { RoomHead } from "./RoomHead";
+import { mainsOf } from "@/core/trial";
 import { useVerdicts } from "@/bench/useVerdicts";
 
 /** What a chamber is made of and what it costs; the address names the chamber. */
@@ -162,10 +163,9 @@ function Running({ record, money }: { record: ChamberRecord; money: (m: number) 
   const said = useVerdicts(records, preferences, preferences.scale)[record.id];
   if (said === undefined) return <p role="status">Working out what it draws …</p>;
   if (typeof said === "string") return <p role="alert">Its trial could not be run: {said}.</p>;
-  const { energy } = said.trial.metrics;
   const days = (said.trial.finishedAt ?? said.trial.days * 86_400) / 86_400;
   const { perDay, perYear, costPerDay, costPerYear, carbonPerYear } = electricityOf(
-    energy.heater - energy.fire + energy.cooler,
+    mainsOf(said.trial),
     days,
     tariff,
     carbon,

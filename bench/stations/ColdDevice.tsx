@@ -1,6 +1,6 @@
 "use client";
 
-import { coldAvailable, coldNeeded, coolerChoice, coolerLabels, coolersFor, cools, MELTING_HEAT } from "@/core/chamber";
+import { coldAvailable, coldNeeded, coolerChoice, coolerLabels, coolersFor, MELTING_HEAT } from "@/core/chamber";
 import type { CoolerKind, PlacedCooler } from "@/core/model";
 import { peakHeatOfAll } from "@/core/product";
 import { inDegrees, measures, printDuration, printMeasure, printTemperature } from "@/core/quantity";
@@ -15,7 +15,6 @@ import {
 } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
-import { PowerBars } from "../PowerBars";
 import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
 
@@ -169,16 +168,6 @@ export function ColdDevice({ cooler }: { cooler: PlacedCooler }) {
             hint="0: never."
           />
         </Fields>
-      )}
-      {cools(cooler) && (
-        <PowerBars
-          label="Cold: need against cooling"
-          kind="cold"
-          bars={[
-            { name: "needed in the hottest hour", watts: need },
-            { name: "cooling, without a pause", watts: have },
-          ]}
-        />
       )}
     </>
   );

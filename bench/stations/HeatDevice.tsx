@@ -1,13 +1,12 @@
 "use client";
 
-import { heaterBodies, heaterPower, heatersFor, heaterSizes, heatNeeded } from "@/core/chamber";
+import { heaterBodies, heatersFor, heaterSizes, heatNeeded } from "@/core/chamber";
 import { fuelHours, fuelPerHour } from "@/core/device";
 import type { HeaterKind, PlacedHeater } from "@/core/model";
 import { inDegrees, measures, printMeasure, printNumber, printTemperature } from "@/core/quantity";
 import { Choice, hoursKind, measureKind, percentKind, plainKind, temperatureKind } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
-import { PowerBars } from "../PowerBars";
 import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
 
@@ -22,7 +21,6 @@ export function HeatDevice({ heater }: { heater: PlacedHeater }) {
   const { target } = stage;
   const watts = (w: number) => printMeasure(Math.round(w), measures.power, system);
   const heat = heatNeeded(chamber, target, stage, control.holds);
-  const others = heaterPower(chamber) - heater.power;
   const fire = heater.kind === "charcoal";
   const body = heaterBodies[heater.kind];
   const near = heaterSizes.filter((s) => s >= heat / 2 && s <= Math.max(120, heat * 8)).slice(0, 7);
@@ -126,15 +124,6 @@ export function HeatDevice({ heater }: { heater: PlacedHeater }) {
                 " Its glow alone is more than the hold takes: close the leaks, or nothing holds it down."}
             </p>
           )}
-          <PowerBars
-            label="Heat: need against heater"
-            kind="heat"
-            bars={[
-              { name: "needed in the coldest hour", watts: heat },
-              { name: fire ? "fire" : "heater", watts: heater.power },
-              ...(others > 0 ? [{ name: "the other heaters", watts: others }] : []),
-            ]}
-          />
           {!fire && (
             <section className="grid gap-1">
               <h3 className="text-lg">Questions to the heater</h3>

@@ -1,15 +1,23 @@
 "use client";
 
 import { Plus } from "lucide-react";
-import { addDevice, coolersFor } from "@/core/chamber";
+import dynamic from "next/dynamic";
+import { addDevice, coolersFor, hasOwnAir } from "@/core/chamber";
 import type { DeviceRecord } from "@/core/model";
 import { cautionsAt } from "@/core/safety";
-import { Cautions } from "@/parts/common";
+import { Cautions, Fold } from "@/parts/common";
 import { useActions, useChamber } from "../context";
 import { ColdDevice } from "./ColdDevice";
 import { DeviceHead } from "./DeviceHead";
 import { HeatDevice } from "./HeatDevice";
 import { PlainDevice } from "./PlainDevice";
+
+// They come with the station, or with their first opening.
+const Worst = dynamic(() => import("./heat/Worst").then((m) => m.Worst), { ssr: false });
+const Touch = dynamic(() => import("./heat/Touch").then((m) => m.Touch), { ssr: false });
+const IceTimes = dynamic(() => import("./heat/IceTimes").then((m) => m.IceTimes), { ssr: false });
+const Seasons = dynamic(() => import("./heat/Seasons").then((m) => m.Seasons), { ssr: false });
+const Beside = dynamic(() => import("./heat/Beside").then((m) => m.Beside), { ssr: false });
 
 const words: Record<DeviceRecord["device"], string> = {
   heater: "Another heater",
@@ -30,6 +38,8 @@ export function HeatStation() {
   const there = [...heaters.map((h) => h.kind), ...coolers.map((c) => c.kind)];
   return (
     <>
+      <Worst />
+      <hr className="rule-line" />
       {heaters.map((heater) => (
         <section key={heater.id} className="grid gap-4">
           <DeviceHead id={heater.id} at={heater.at} name="heater" list={heaters} />
@@ -68,6 +78,24 @@ export function HeatStation() {
             </button>
           ))}
         </div>
+      )}
+      {heaters.some((h) => h.kind !== "none" && h.kind !== "charcoal") && (
+        <Fold summary="How hot the heater gets, and what may touch it" part="touch">
+          <Touch />
+        </Fold>
+      )}
+      {coolers.some((c) => c.kind === "ice") && (
+        <Fold summary="Ice by the clock" part="ice">
+          <IceTimes />
+        </Fold>
+      )}
+      <Fold summary="Electricity by the season" part="seasons">
+        <Seasons />
+      </Fold>
+      {hasOwnAir(cabinet.kind) && (
+        <Fold summary="Other ways to do the same, side by side" part="beside">
+          <Beside />
+        </Fold>
       )}
       <Cautions cautions={cautionsAt("heat", cabinet.kind, ...there)} />
     </>

@@ -156,4 +156,3 @@ export function seasonsIn(record: ChamberRecord): Season[] {
     at("summer", "Summer", 0.25, room.summer),
   ];
 }
-

@@ -4,7 +4,14 @@ import { aroundAt, isDaily, roomTemperature, recordedTemperature, weatherAt } fr
 
 const HOUR = 3600;
 const DAY = 24 * HOUR;
-const room = { low: celsius(10), high: celsius(20), warmestHour: 15, monthly: kelvins(0), winter: kelvins(0), summer: kelvins(0) };
+const room = {
+  low: celsius(10),
+  high: celsius(20),
+  warmestHour: 15,
+  monthly: kelvins(0),
+  winter: kelvins(0),
+  summer: kelvins(0),
+};
 
 describe("a recorded room", () => {
   const series: RoomSeries = { name: "x", seconds: [0, 100, 300], temperatures: [10, 20, 0].map(celsius) };

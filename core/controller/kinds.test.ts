@@ -217,7 +217,14 @@ describe("questions", () => {
   const about = (heating: number, cooling: number) => ({
     request: asked(18, 22),
     advised: settingsOf(20, heating, cooling),
-    room: { low: celsius(10), high: celsius(15), warmestHour: 15, monthly: kelvins(0), winter: kelvins(0), summer: kelvins(0) },
+    room: {
+      low: celsius(10),
+      high: celsius(15),
+      warmestHour: 15,
+      monthly: kelvins(0),
+      winter: kelvins(0),
+      summer: kelvins(0),
+    },
     plugged: { heater: true, cooler: true, compressor: true },
     ownHeat: false,
   });

@@ -256,7 +256,14 @@ describe("questions", () => {
   const about = (more: Partial<QuestionContext> = {}): QuestionContext => ({
     request: request(18, 22),
     advised: settingsOf(20, 1, 1),
-    room: { low: celsius(10), high: celsius(15), warmestHour: 15, monthly: kelvins(0), winter: kelvins(0), summer: kelvins(0) },
+    room: {
+      low: celsius(10),
+      high: celsius(15),
+      warmestHour: 15,
+      monthly: kelvins(0),
+      winter: kelvins(0),
+      summer: kelvins(0),
+    },
     plugged: both,
     ownHeat: false,
     ...more,
@@ -319,7 +326,14 @@ describe("questions", () => {
     expect(asked(now, unitOf("cutOut"))).not.toContain("no-delay compressorDelay");
   });
   it("heat alone in a room that gets warmer than it holds, unless another unit cools or the product is warm itself", () => {
-    const warm = { low: celsius(10), high: celsius(21), warmestHour: 15, monthly: kelvins(0), winter: kelvins(0), summer: kelvins(0) };
+    const warm = {
+      low: celsius(10),
+      high: celsius(21),
+      warmestHour: 15,
+      monthly: kelvins(0),
+      winter: kelvins(0),
+      summer: kelvins(0),
+    };
     const heats = { heater: true, cooler: false, compressor: false };
     const unit = unitOf("heatOnly");
     expect(asked(sane, unit, about({ room: warm, plugged: heats }))).toEqual(["warmer-room setpoint"]);

@@ -38,9 +38,11 @@ export function iceTable(chamber: Chamber, stage: Pick<Stage, "target">, changes
   return times.map((hour, i): IceChange => {
     const lasts = (((times[(i + 1) % times.length]! - hour) % 24) + 24) % 24 || 24;
     let joules = 0;
-    for (let m = 0; m < lasts * 60; m++) {
-      const room = roomTemperature({ ...chamber.room, monthly: kelvins(0) }, (m + 0.5) * 60, hour);
-      joules += Math.max(0, loss * (room - stage.target) + own) * 60;
+    const pieces = Math.round(lasts * 60);
+    const piece = (lasts * 3600) / pieces;
+    for (let m = 0; m < pieces; m++) {
+      const room = roomTemperature({ ...chamber.room, monthly: kelvins(0) }, (m + 0.5) * piece, hour);
+      joules += Math.max(0, loss * (room - stage.target) + own) * piece;
     }
     const ice = joules / iceTakes(stage.target);
     return { hour, lasts, ice, bottles: Math.ceil(ice / bottle - 1e-9) };

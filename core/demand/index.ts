@@ -1,3 +1,4 @@
+export * from "./arrival";
 export * from "./ice";
 export * from "./touch";
 export * from "./worst";

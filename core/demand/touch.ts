@@ -10,7 +10,11 @@ export interface Touching {
 
 /** Surfaces that something may touch: the skin by a standard, stuffs by where they soften (from memory; spots are hotter). */
 export const touching: readonly Touching[] = [
-  { name: "a hand, for a moment, on metal", upTo: 60, source: "EN ISO 13732-1, some seconds on bare metal; value from memory" },
+  {
+    name: "a hand, for a moment, on metal",
+    upTo: 60,
+    source: "EN ISO 13732-1, some seconds on bare metal; value from memory",
+  },
   { name: "foam of polystyrene", upTo: 75, source: "softens near 75 to 80; product declarations" },
   { name: "a PET carboy", upTo: 65, source: "glass transition near 70; from memory" },
   { name: "a bucket of HDPE", upTo: 80, source: "usual service limit; from memory" },

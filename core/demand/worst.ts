@@ -32,11 +32,10 @@ export interface Demand {
   total: number;
   devices: { id: string; name: string; watts: number }[];
   gives: number;
-  /** Hours in which the devices bring it there; null: never. */
-  arrives: number | null;
 }
 
-const targetOf = (vessel: LoadedVessel, stage: Pick<Stage, "target">): Temperature => vessel.band?.target ?? stage.target;
+const targetOf = (vessel: LoadedVessel, stage: Pick<Stage, "target">): Temperature =>
+  vessel.band?.target ?? stage.target;
 const sum = (loads: readonly { watts: number }[]): number => loads.reduce((all, l) => all + l.watts, 0);
 const asked = (loads: Load[]): Load[] => loads.filter((l) => Math.abs(l.watts) >= 0.05);
 const numbered = <T extends { id: string }>(list: readonly T[], label: (entry: T) => string) =>
@@ -60,7 +59,6 @@ function drawnUp(
   const hold = Math.max(0, sum(holds));
   const watts = joules / (chamber.build.loadHours * 3600);
   const gives = sum(devices);
-  const spare = gives - hold;
   return {
     side,
     target: stage.target,
@@ -71,7 +69,6 @@ function drawnUp(
     total: hold + (joules > 0 ? watts : 0),
     devices,
     gives,
-    arrives: joules === 0 ? 0 : spare > 0 ? joules / spare / 3600 : null,
   };
 }
 
@@ -109,7 +106,8 @@ export function worstHeat(chamber: Chamber, stage: Chamber["stages"][number], id
  */
 export function worstCold(chamber: Chamber, stage: Chamber["stages"][number]): Demand {
   const { room, thermal, vessels, lights, fans } = chamber;
-  const difference = Math.max(0, room.high - stage.target);
+  // In a room that is colder than what is held the wall helps.
+  const difference = room.high - stage.target;
   const air = thermal.airToRoom * difference;
   const coolers = coolersOf(chamber);
   const warm = Math.max(stage.target, ...vessels.map((v) => v.startTemperature));
@@ -120,8 +118,11 @@ export function worstCold(chamber: Chamber, stage: Chamber["stages"][number]): D
     chamber,
     stage,
     asked([
-      { name: "through the wall", watts: lossCoefficient(chamber) * difference - air },
-      { name: "with the air that leaks", watts: air },
+      {
+        name: difference < 0 ? "less what goes out through wall and leaks" : "through the wall",
+        watts: lossCoefficient(chamber) * difference - (difference < 0 ? 0 : air),
+      },
+      { name: "with the air that leaks", watts: Math.max(0, air) },
       { name: "the product\u2019s own heat at its height", watts: peakHeatOfAll(vessels, stage.target) },
       { name: "the fan in the box", watts: thermal.fanHeat },
       { name: "fans and lights on outlets", watts: sum([...fans, ...lights].map((d) => ({ watts: d.power }))) },

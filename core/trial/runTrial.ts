@@ -37,6 +37,12 @@ export interface Trial {
   moisture: MoistResult | null;
 }
 
+/** Electricity that all of it drew from the mains up to the end of what is judged, J; fires draw none. */
+export function mainsOf({ metrics: { energy: e }, moisture, finishedAt, days }: Trial): number {
+  const share = finishedAt === null ? 1 : finishedAt / (days * 86_400);
+  return e.heater - e.fire + e.cooler + e.fan + e.defrost + (moisture?.electric ?? 0) * share;
+}
+
 /** A finished trial with what is needed to look at any stretch of it again. */
 export interface KeptRun {
   trial: Trial;

@@ -49,8 +49,11 @@ describe("any chamber that can be described", () => {
         const plan = planOf(tried.value);
         const trial = runTrial(trialOf(plan, 2, 10));
         const e = trial.metrics.energy;
-        const flows = e.heater + Math.abs(e.product) + e.evaporated + Math.abs(e.cold) + Math.abs(e.lost) + Math.abs(e.vapour) + 1;
-        expect(Math.abs(e.heater + e.product + e.vapour - e.evaporated - e.cold - e.lost - e.stored) / flows).toBeLessThan(1e-8);
+        const flows =
+          e.heater + Math.abs(e.product) + e.evaporated + Math.abs(e.cold) + Math.abs(e.lost) + Math.abs(e.vapour) + 1;
+        expect(
+          Math.abs(e.heater + e.product + e.vapour - e.evaporated - e.cold - e.lost - e.stored) / flows,
+        ).toBeLessThan(1e-8);
         for (const line of [trial.trace.low.product, trial.trace.high.air])
           expect(line.every((t) => Number.isFinite(t))).toBe(true);
         if (trial.metrics.shortestRest !== null)

@@ -1,0 +1,126 @@
+import { coldNeeded, heatNeeded, jobEdits, jobs, newChamber } from "../chamber";
+import { applyEdits, type Edit } from "../model";
+import { peakHeatOfAll } from "../product";
+import { celsius } from "../quantity";
+import { chamberWith, heldAt, plainTrial, recordWith, settingsOf, steadyRoom } from "../testing/build";
+import { describe as describeChamber } from "../chamber";
+import { runTrial } from "../trial";
+import { arrivalOf, iceTable, iceTakes, surfacesOf, worstCold, worstHeat } from ".";
+
+const edit = (section: string, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
+const stageOf = (chamber: ReturnType<typeof chamberWith>) => chamber.stages[0]!;
+
+describe("the worst hour each way", () => {
+  it.each(jobs.flatMap((job) => job.boxes.map((box) => [job.id, box, job] as const)))(
+    "%s in a %s: what holds is what the network at rest takes",
+    (_, box, job) => {
+      const chamber = describeChamber(applyEdits(newChamber("d", "D", "2026-01-01T00:00:00.000Z"), jobEdits(job, box)));
+      const stage = stageOf(chamber);
+      const heat = worstHeat(chamber, stage);
+      const need = heatNeeded(chamber, stage.target, stage);
+      // The parts add up to it; where hardly anything is needed, what saves may be more than what asks.
+      if (need > 5) expect(Math.abs(heat.hold - need)).toBeLessThan(0.05 * need + 0.5);
+      const cold = worstCold(chamber, stage);
+      const asked = coldNeeded(chamber, stage.target, peakHeatOfAll(chamber.vessels, stage.target));
+      const loads = [...chamber.fans, ...chamber.lights].reduce((sum, d) => sum + d.power, 0);
+      const dries = chamber.vessels.reduce((sum, v) => sum + v.count * v.evaporation, 0);
+      expect(Math.abs(cold.hold - Math.max(0, asked + loads + dries))).toBeLessThan(0.3 + dries);
+    },
+  );
+
+  // By hand: 23 L of water by 18 K in 12 h, and the bucket's own wall.
+  it("what is put in warm takes m·c·ΔT over the hours allowed", () => {
+    const chamber = chamberWith(...heldAt(38), edit("build", "loadHours", 12), edit("vessel", "wall", "none"));
+    const { pull } = worstCold(chamber, stageOf(chamber));
+    expect(Math.abs(pull!.watts / ((0.023 * 4.18e6 * (38 - 20)) / (12 * 3600)) - 1)).toBeLessThan(0.02);
+    expect(worstHeat(chamber, stageOf(chamber)).pull).toBeNull();
+  });
+
+  it("says how long it takes as its own trial has it, and never where the devices do not even hold", () => {
+    const id = "s1";
+    const weak = chamberWith(...heldAt(10), ...steadyRoom(5), edit("heater", "power", 10));
+    expect(arrivalOf({ chamber: weak, side: "heat", id })).toBeNull();
+    const chamber = chamberWith(...heldAt(12), ...steadyRoom(12), edit("heater", "power", 120));
+    const trial = runTrial(plainTrial(chamber, settingsOf(20, 0.2, 5), 3));
+    const hours = trial.trace.low.product.findIndex((t) => t >= 18) * (trial.trace.width / 3600);
+    expect(Math.abs(arrivalOf({ chamber, side: "heat", id })! - hours)).toBeLessThan(1);
+    // Never sooner than the heat alone allows: m·c·ΔT over all that the heater gives.
+    expect(hours).toBeGreaterThan((0.023 * 4.18e6 * 6) / 120 / 3600);
+    const cold = chamberWith(...heldAt(30), ...steadyRoom(25));
+    expect(arrivalOf({ chamber: cold, side: "cold", id })).toBeGreaterThan(2);
+  });
+
+  it("counts each of two heaters and two coolers", () => {
+    const record = recordWith(...steadyRoom(30));
+    record.devices.push(
+      { id: "h2", device: "heater", at: null, heater: { power: { value: 25, origin: "typed" } } },
+      { id: "c2", device: "cooler", at: null, cooler: { kind: { value: "peltier", origin: "typed" } } },
+    );
+    const chamber = describeChamber(record);
+    expect(worstHeat(chamber, stageOf(chamber)).devices.map((d) => d.id)).toEqual(["h1", "h2"]);
+    const { devices, gives } = worstCold(chamber, stageOf(chamber));
+    expect(devices).toHaveLength(2);
+    expect(gives).toBeCloseTo(devices[0]!.watts + devices[1]!.watts, 9);
+  });
+});
+
+describe("the surface of a heater", () => {
+  it("is the air and P/ΣG above it, as a trial of a heater that never rests finds it", () => {
+    const chamber = chamberWith(...heldAt(20), edit("heater", "power", 60), edit("cabinet", "kind", "upright"));
+    const [surface] = surfacesOf(chamber, stageOf(chamber));
+    const { toAir, toLining } = chamber.heaters[0]!;
+    expect(surface!.without).toBeCloseTo(20 + 60 / (toAir + toLining), 1);
+  });
+
+  it("a lamp of 250 W may touch nothing, a mat of 15 W everything; one with its own thermostat gets no hotter than that", () => {
+    const hot = chamberWith(edit("heater", "kind", "lamp"), edit("heater", "power", 250));
+    expect(surfacesOf(hot, stageOf(hot))[0]!.may).toEqual([]);
+    const mild = chamberWith(edit("heater", "kind", "mat"), edit("heater", "power", 15));
+    expect(surfacesOf(mild, stageOf(mild))[0]!.never).toEqual([]);
+    const cut = chamberWith(
+      edit("heater", "kind", "lamp"),
+      edit("heater", "power", 250),
+      edit("heater", "ownThermostat", true),
+      edit("heater", "ownThermostatAt", celsius(55)),
+    );
+    expect(surfacesOf(cut, stageOf(cut))[0]!.without).toBe(55);
+  });
+});
+
+describe("ice by the clock", () => {
+  const cabinet = (...edits: Edit[]) =>
+    chamberWith(
+      edit("cabinet", "kind", "foam"),
+      edit("cooler", "kind", "ice"),
+      ...heldAt(20),
+      ...steadyRoom(28),
+      ...edits,
+    );
+
+  // By hand: 18 K of ice at 2090, 333.6 kJ of melting, 18 K of water at 4186 J.
+  it("a kilogram takes what warming, melting and warming take", () => {
+    expect(iceTakes(20)).toBeCloseTo(18 * 2090 + 333_600 + 18 * 4186, 6);
+  });
+
+  it("adds up to the same heat however often it is changed, the gaps to a day", () => {
+    const chamber = cabinet(edit("program", "attendedFrom", 7), edit("program", "attendedTo", 21));
+    const day = [1, 2, 3, 4].map((n) => iceTable(chamber, stageOf(chamber), n, 1.4));
+    for (const rows of day) {
+      expect(rows.reduce((sum, r) => sum + r.lasts, 0)).toBeCloseTo(24, 9);
+      expect(rows.reduce((sum, r) => sum + r.ice, 0)).toBeCloseTo(day[0]![0]!.ice, 6);
+    }
+    expect(day[1]!.map((r) => r.hour)).toEqual([7, 21]);
+    expect(day[1]![0]!.ice).toBeGreaterThan(day[1]![1]!.ice);
+  });
+
+  it("tried, what the table says keeps a box near its target where a third of it does not", () => {
+    const chamber = cabinet();
+    const [row] = iceTable(chamber, stageOf(chamber), 2, 1.4);
+    const warmest = (kg: number) => {
+      const iced = cabinet(edit("cooler", "iceMass", kg), edit("cooler", "iceEvery", 12 * 3600));
+      return Math.max(...runTrial(plainTrial(iced, settingsOf(10, 1, 1), 3)).trace.high.product.slice(140));
+    };
+    expect(warmest(row!.ice)).toBeLessThan(23.5);
+    expect(warmest(row!.ice / 3)).toBeGreaterThan(23.5);
+  });
+});
