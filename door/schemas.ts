@@ -22,6 +22,7 @@ const inputOf = (part: typeof sparse) =>
       happenings: true,
       readings: true,
       ownWay: true,
+      work: true,
       parts: true,
     }),
   );

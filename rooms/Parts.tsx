@@ -4,7 +4,7 @@ import { FileSpreadsheet, Plus, Printer, X } from "lucide-react";
 import { useSearchParams } from "next/navigation";
 import { useMemo } from "react";
 import { describe } from "@/core/chamber";
-import type { ChamberRecord } from "@/core/model";
+import { applyEdits, type ChamberRecord } from "@/core/model";
 import {
   addPart,
   costOf,
@@ -144,14 +144,76 @@ function List({ record }: { record: ChamberRecord }) {
               ? `; ${cost.unpriced} ${cost.unpriced === 1 ? "part has" : "parts have"} no price yet and count nothing.`
               : "."}
           </p>
+          <MadeOrWired record={record} money={money} />
           <Running record={record} money={money} />
           <p className="quiet">
-            Prices are yours, none is invented. Wires, glands and fuses come with the wiring, which is not built here
-            yet. What has to do with mains: local code and a licensed electrician decide.
+            Prices are yours, none is invented. What has to do with mains: local code and a licensed electrician decide.
           </p>
         </section>
       </main>
     </>
+  );
+}
+
+/** The same chamber with a ready-made unit and wired by oneself: what each has to be bought, side by side. */
+function MadeOrWired({ record, money }: { record: ChamberRecord; money: (m: number) => string }) {
+  const sides = useMemo(
+    () =>
+      [false, true].map((own) => {
+        const made = applyEdits(record, [{ section: "wiring", field: "ownWork", value: own }]);
+        const lines = partLines(partsNeeded(describe(made)), record.parts);
+        return { own, lines, cost: costOf(lines) };
+      }),
+    [record],
+  );
+  const [ready, wired] = sides;
+  const more = wired!.lines.filter((l) => !ready!.lines.some((r) => r.key === l.key && r.name === l.name));
+  return (
+    <section className="grid gap-2" aria-label="Ready-made or wired">
+      <h2 className="text-xl">Ready-made or wired by yourself</h2>
+      <div className="overflow-x-auto">
+        <table className="table-sm table w-auto">
+          <thead>
+            <tr>
+              <td />
+              <th scope="col">Ready-made unit with its outlets</th>
+              <th scope="col">Wired by yourself</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr>
+              <th scope="row">Still to be bought</th>
+              {sides.map(({ own, cost }) => (
+                <td key={String(own)}>
+                  {money(cost.once)}
+                  {cost.unpriced > 0 && ` and ${cost.unpriced} without a price`}
+                </td>
+              ))}
+            </tr>
+            <tr>
+              <th scope="row">Parts</th>
+              {sides.map(({ own, lines }) => (
+                <td key={String(own)}>{lines.filter((l) => l.quantity > 0).length}</td>
+              ))}
+            </tr>
+            <tr>
+              <th scope="row">What it costs besides</th>
+              <td>its outlets carry what its paper says, and no more</td>
+              <td>a day or two, a meter, somebody licensed who looks at it</td>
+            </tr>
+            <tr>
+              <th scope="row">When it fails</th>
+              <td>it is plugged out and another one in</td>
+              <td>each part is changed by itself, and all of it proved again</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p className="quiet max-w-prose">
+        Wired by yourself it takes besides: {more.map((l) => l.name).join("; ")}. The controller itself is in both
+        lists.
+      </p>
+    </section>
   );
 }
 

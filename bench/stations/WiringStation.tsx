@@ -1,9 +1,11 @@
 "use client";
 
+import { Printer } from "lucide-react";
+import Link from "next/link";
 import { useState } from "react";
 import { mainsKinds, type Wiring } from "@/core/model";
 import { cautionsAt } from "@/core/safety";
-import { mainsTable, wiringFindings, wiringPlanOf } from "@/core/wiring";
+import { airInside, layoutOf, mainsTable, wiringFindings, wiringPlanOf } from "@/core/wiring";
 import { Cautions, Fold } from "@/parts/common";
 import { measures } from "@/core/quantity";
 import { measureKind, plainKind, Select } from "@/parts/fields";
@@ -12,14 +14,15 @@ import { Fields } from "../Fields";
 import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
 import { MeterProof } from "./wiring/MeterProof";
+import { OrderOfWork } from "./wiring/OrderOfWork";
 import { WireList } from "./wiring/WireList";
-import { Ladder } from "@/parts/wiring";
+import { Enclosure, Ladder } from "@/parts/wiring";
 
 const amps = plainKind("A", 1);
 
 /** How heat and cold are switched: ready-made, or wired by oneself with its list, its drawing and its proof by meter. */
 export function WiringStation() {
-  const { chamber } = useChamber();
+  const { chamber, record } = useChamber();
   const { apply } = useActions();
   const { system } = usePreferences();
   const { wiring } = chamber;
@@ -108,6 +111,13 @@ export function WiringStation() {
               kind={measureKind(measures.length, system)}
               value={wiring.cordLength}
             />
+            <ValueField
+              at={{ section: "wiring", field: "supply" }}
+              label="Supply of 12 V, for a fan"
+              kind={plainKind("W", 1)}
+              value={wiring.supply}
+              hint="0: there is none."
+            />
           </Fields>
           <div className="grid gap-1">
             <ToggleField
@@ -151,10 +161,27 @@ export function WiringStation() {
               <Ladder plan={plan} picked={picked} onPick={pick} />
             </div>
           </section>
+          <section className="grid gap-2" aria-label="Inside of the enclosure">
+            <h3 className="text-lg">Inside of the enclosure, to scale</h3>
+            <p className="quiet max-w-prose">
+              The least that holds its parts at their usual sizes (estimates): measure your own. At full load they give
+              off {Math.round(layoutOf(plan).watts)}&nbsp;W, and the air inside comes to some{" "}
+              {Math.ceil(airInside(plan, chamber))} °C in the warmest room.
+            </p>
+            <div className="overflow-x-auto">
+              <Enclosure plan={plan} picked={picked} onPick={pick} system={system} />
+            </div>
+          </section>
           <WireList plan={plan} picked={picked} onPick={pick} />
+          <Fold summary="Order of the work, photo, holes" part="work">
+            <OrderOfWork plan={plan} />
+          </Fold>
           <Fold summary="Proof by meter" part="proof">
             <MeterProof key={JSON.stringify(plan)} plan={plan} />
           </Fold>
+          <Link href={`/wiring?c=${record.id}`} className="key justify-self-start">
+            <Printer size={18} aria-hidden /> All of it on paper, with labels
+          </Link>
         </>
       )}
       <Cautions cautions={cautionsAt("heat", chamber.cabinet.kind)} />

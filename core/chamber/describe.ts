@@ -137,6 +137,7 @@ const wiringDefaults = (mains: Wiring["mains"] = "one230"): Wiring => ({
   relayMotorAmps: 0,
   cordLength: 2,
   metalBox: false,
+  supply: 0,
   ownWork: false,
 });
 

@@ -160,7 +160,12 @@ const toSeven = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 7, read
 const toEight = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 8, build: {}, wiring: {}, parts: [] });
 
 /** Version 9: water in the air. What is there keeps the humidity that was typed until the person has it worked out. */
-const toNine = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 9, moisture: { reckoned: typed(false) } });
+const toNine = (raw: RawRecord): RawRecord => ({
+  ...raw,
+  schemaVersion: 9,
+  moisture: { reckoned: typed(false) },
+  work: { done: [], meter: {}, photo: null },
+});
 
 export const chamberSteps: LiftSteps = {
   1: toTwo,

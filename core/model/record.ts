@@ -11,6 +11,9 @@ import { BACKUP_VERSION, CHAMBER_VERSION, PREFERENCES_ID, PREFERENCES_VERSION, P
 export const stations = ["job", "box", "heat", "wiring", "probe", "settings"] as const;
 export type Station = (typeof stations)[number];
 
+/** A photo is made smaller until it is no longer than this. */
+export const PHOTO_LENGTH = 300_000;
+
 const envelope = {
   id: nameField(64),
   /** Rises by one with every stored change; two tabs compare it before they write. */
@@ -108,6 +111,14 @@ export const chamberFieldsOf = (part: typeof sparse) =>
     readings: z.array(reading).check(z.maxLength(400)),
     /** Findings about limits that the person knows and passes all the same, by their keys. */
     ownWay: z.array(z.string().check(z.minLength(1), z.maxLength(120))).check(z.maxLength(40)),
+    /** The work on the wiring: steps that are done, what a meter read, a photo of it (JPEG) as it was finished. */
+    work: z.strictObject({
+      done: z.array(z.string().check(z.maxLength(40))).check(z.maxLength(40)),
+      meter: z.record(z.string().check(z.maxLength(40)), quantityField(0, 1e7)),
+      photo: z.nullable(
+        z.string().check(z.maxLength(PHOTO_LENGTH), z.regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, "No JPEG.")),
+      ),
+    }),
     /** What is bought: prices and what is owned of the parts that follow from it, and parts of one's own. */
     parts: z.array(boughtPart).check(z.maxLength(200)),
   });

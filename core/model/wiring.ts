@@ -26,6 +26,8 @@ export const wiringShape = {
   relayMotorAmps: quantityField(0, 100),
   cordLength: quantityField(0.3, 30),
   metalBox: z.boolean(),
+  /** What a supply of 12 V feeds beyond the barrier, W: a fan, a lamp; 0: there is none. */
+  supply: quantityField(0, 200),
   /** Somebody wires it; otherwise a ready-made unit does all of it. */
   ownWork: z.boolean(),
 };

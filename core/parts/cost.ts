@@ -1,5 +1,5 @@
 import type { Part } from "../model";
-import type { NeededPart } from "./needed";
+import type { NeededPart } from "./part";
 
 /** A line of the list: what is needed or one's own, with its price and whether it is there already. */
 export interface PartLine extends NeededPart {

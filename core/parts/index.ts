@@ -1,3 +1,4 @@
 export * from "./change";
 export * from "./cost";
 export * from "./needed";
+export * from "./part";

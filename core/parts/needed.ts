@@ -16,17 +16,8 @@ import { unitKindTable } from "../controller";
 import { isFlat } from "../fit";
 import { nest, panelsOf } from "../foam";
 import type { Chamber } from "../model";
-
-/** Something that has to be there, by a key that lasts: so that a price typed for it is found again. */
-export interface NeededPart {
-  key: string;
-  name: string;
-  quantity: number;
-  /** What it is counted in: pieces are said by nothing. */
-  unit: "" | "m" | "m²" | "kg" | "sheets";
-  /** It is used up with each batch. */
-  eachBatch: boolean;
-}
+import type { NeededPart } from "./part";
+import { partsToWire } from "./wired";
 
 const one = (key: string, name: string, quantity = 1): NeededPart => ({
   key,
@@ -68,7 +59,7 @@ function ofFoam({ cabinet, build }: Chamber): NeededPart[] {
   ];
 }
 
-/** All that a chamber is made of, and what each batch burns. Wires follow with the wiring. */
+/** All that a chamber is made of, with its wires where somebody lays them, and what each batch burns. */
 export function partsNeeded(chamber: Chamber): NeededPart[] {
   const { cabinet, build, heaters, coolers, fans, lights, controllers, probes, vessels } = chamber;
   const parts: NeededPart[] = cabinet.kind === "foam" ? ofFoam(chamber) : [one("box", boxes[cabinet.kind].label)];
@@ -137,6 +128,7 @@ export function partsNeeded(chamber: Chamber): NeededPart[] {
       );
     }
   });
+  if (chamber.wiring.ownWork) parts.push(...partsToWire(chamber));
   parts.push(one("residual", "Residual-current protection, where it does not stand already"));
   return parts;
 }

@@ -41,6 +41,8 @@ export interface State {
   heatOn: boolean;
   coldOn: boolean;
   mainOn: boolean;
+  /** The fuse has been taken out of its holder. */
+  fuseOut?: true;
   /** A test load on an outlet, Ω; null: nothing. */
   load: Readonly<Record<OutletName, number | null>>;
 }
@@ -58,6 +60,8 @@ export type Fault =
   | { kind: "none" }
   | { kind: "linkKept" }
   | { kind: "swapped" }
+  | { kind: "crossed" }
+  | { kind: "fuseInSecond" }
   | { kind: "neutralToEarth"; at: OutletName }
   | { kind: "welded"; at: OutletName }
   | { kind: "wireOff"; wire: string };
@@ -126,9 +130,15 @@ export function circuitOf(plan: WiringPlan, state: State, fault: Fault = { kind:
   const conductors: Conductor[] = [];
   const branches: Branch[] = [];
   const join = (id: string, a: string, b: string, ohms = CONTACT) => conductors.push({ id, a, b, ohms });
-  for (const { id, from, to } of wiresOf(plan))
-    if (!(fault.kind === "wireOff" && fault.wire === id)) join(id, from, to, WIRE);
-  if (wiring.fuse > 0) join("fuse", "fuse in", "fuse out");
+  const fuseInSecond = fault.kind === "fuseInSecond";
+  for (const { id, from, to } of wiresOf(plan)) {
+    if (fault.kind === "wireOff" && fault.wire === id) continue;
+    // The fuse stands in the way of the other conductor.
+    if (fuseInSecond && id === "second-1" && state.fuseOut) continue;
+    const crossed = fault.kind === "crossed" && id.endsWith("-switched");
+    join(id, from, crossed ? (to === "heat 1" ? "cold 1" : "heat 1") : to, WIRE);
+  }
+  if (wiring.fuse > 0 && (fuseInSecond || !state.fuseOut)) join("fuse", "fuse in", "fuse out");
   if (wiring.mainSwitch !== "none" && state.mainOn) join("switch 1", "switch 1 in", "switch 1 out");
   if (wiring.mainSwitch === "both" && state.mainOn) join("switch 2", "switch 2 in", "switch 2 out");
   const outlets = outletsIn(plan);

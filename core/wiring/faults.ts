@@ -11,6 +11,8 @@ export function faultsOf(plan: WiringPlan): Fault[] {
     ...(wiring.outlets === "twin" && outlets.length === 2 && wiring.linkBroken ? [{ kind: "linkKept" as const }] : []),
     // Two lines exchanged are the same two lines.
     ...(twoLines ? [] : [{ kind: "swapped" as const }]),
+    ...(outlets.length === 2 ? [{ kind: "crossed" as const }] : []),
+    ...(wiring.fuse > 0 ? [{ kind: "fuseInSecond" as const }] : []),
     ...outlets.flatMap((at): Fault[] => [
       { kind: "neutralToEarth", at },
       { kind: "welded", at },
@@ -34,6 +36,16 @@ export function sayFault(fault: Fault, plan: WiringPlan): { is: string; mend: st
       };
     case "swapped":
       return { is: "Line and neutral are exchanged", mend: "Exchange them in the plug." };
+    case "crossed":
+      return {
+        is: "The two outlets are exchanged: the relay for heat feeds the cold one",
+        mend: "Exchange the two switched wires at the relays, and label them.",
+      };
+    case "fuseInSecond":
+      return {
+        is: `The fuse stands in the ${second}`,
+        mend: "Into the line: a blown fuse in the other one leaves everything live.",
+      };
     case "neutralToEarth":
       return {
         is: `The ${second} is joined to earth at ${outletName[fault.at]}`,

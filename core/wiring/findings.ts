@@ -1,6 +1,7 @@
-import { isBought } from "../chamber";
+import { heatersOn, isBought } from "../chamber";
 import type { Chamber } from "../model";
 import { circuitOf, idle, outletsIn, type State } from "./circuit";
+import { airInside } from "./enclosure";
 import { joinedIn } from "./joined";
 import { mainsTable, type WiringPlan } from "./plan";
 import { cordFor, cordSource, sinkFor, voltageDrop } from "./sizes";
@@ -17,8 +18,10 @@ export interface WiringFinding {
 const CONTINUOUS = 0.8;
 /** A compressor's first moment against its running current; a solid-state relay is hardly ever made for it (from memory). */
 const START = 6;
-/** Air inside of a closed enclosure, °C (estimate). */
-export const ENCLOSURE = 40;
+/** Air in which a shut enclosure is too warm for what is in it, °C: most parts are made for 55 (from memory). */
+const TOO_WARM = 50;
+/** A cold lamp takes some twelve times its current: a relay takes a tenth of its rating of lamps (from memory). */
+const LAMP = 0.1;
 
 /** What the solver and the tables say of a wiring before anybody buys a wire. */
 export function wiringFindings(plan: WiringPlan, chamber: Chamber): WiringFinding[] {
@@ -28,7 +31,15 @@ export function wiringFindings(plan: WiringPlan, chamber: Chamber): WiringFindin
   return allFindings({ ...plan, wiring: made }, chamber).filter((f) => ofTheLoad.includes(f.id));
 }
 
-const ofTheLoad: readonly string[] = ["residual", "continuous", "relay-heat", "relay-motor", "outlet", "spark"];
+const ofTheLoad: readonly string[] = [
+  "residual",
+  "continuous",
+  "relay-heat",
+  "relay-motor",
+  "outlet",
+  "spark",
+  "relay-lamp",
+];
 
 function allFindings(plan: WiringPlan, chamber: Chamber): WiringFinding[] {
   const { wiring } = plan;
@@ -141,12 +152,36 @@ function allFindings(plan: WiringPlan, chamber: Chamber): WiringFinding[] {
       `What protects it lets ${protects} A through, the outlets are made for ${wiring.outletAmps} A.`,
       `A fuse of ${wiring.outletAmps} A or less in the cord.`,
     );
-  const cord = cordFor(plan, ENCLOSURE);
+  const air = Math.ceil(airInside(plan, chamber));
+  if (wiring.ownWork && air > TOO_WARM)
+    say(
+      "enclosure-hot",
+      "warning",
+      `In the warmest room the air in the shut enclosure comes to some ${air} °C by the heat of its parts.`,
+      "A larger enclosure, or the solid-state relay with its sink outside.",
+    );
+  const lamps = heatersOn(chamber, chamber.controllers[0]!).filter((h) => h.kind === "bulb" && h.power > 0);
+  const lampAmps = lamps.reduce((sum, h) => sum + h.power, 0) / volts;
+  if (lampAmps > wiring.relayAmps * LAMP + 1e-9)
+    say(
+      "relay-lamp",
+      "warning",
+      `A cold lamp takes about twelve times its ${lampAmps.toFixed(2)} A for a moment: a relay for ${wiring.relayAmps} A takes about ${(wiring.relayAmps * LAMP).toFixed(1)} A of lamps.`,
+      "A relay with a rating for lamps, or a heater in its place.",
+    );
+  if (wiring.ownWork && wiring.supply > 0)
+    say(
+      "supply",
+      "note",
+      `A 12 V supply of ${wiring.supply} W feeds ${(wiring.supply * CONTINUOUS).toFixed(0)} W for hours: a fifth is its margin.`,
+      "Its own fuse on the 12 V side, double insulation between both sides.",
+    );
+  const cord = cordFor(plan, air);
   if (!cord)
     say(
       "no-cord",
       "danger",
-      `No flexible cord of ${cordSource(plan)} carries the ${protects} A that protect it, in air of ${ENCLOSURE} °C.`,
+      `No flexible cord of ${cordSource(plan)} carries the ${protects} A that protect it, in air of ${air} °C.`,
       "A smaller fuse in the cord.",
     );
   else {
@@ -155,7 +190,7 @@ function allFindings(plan: WiringPlan, chamber: Chamber): WiringFinding[] {
       say("drop", "note", `${drop.toFixed(1)} V are lost in the cord: more than 3 %.`, "A shorter or a thicker one.");
   }
   if (wiring.relay === "solid" && Math.max(heat, cold) > 0.5) {
-    const { watts, most } = sinkFor(Math.max(heat, cold), ENCLOSURE);
+    const { watts, most } = sinkFor(Math.max(heat, cold), air);
     say(
       "solid",
       "warning",

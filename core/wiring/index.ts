@@ -1,8 +1,11 @@
 export { faultKey, outletsIn, wiresOf, type OutletName } from "./circuit";
 export * from "./classes";
 export * from "./colours";
+export * from "./enclosure";
 export { sayFault } from "./faults";
 export * from "./findings";
+export * from "./never";
+export * from "./order";
 export { mainsTable, wiringPlanOf, type WiringPlan } from "./plan";
 export * from "./sizes";
 export * from "./terminals";

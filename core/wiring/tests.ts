@@ -51,6 +51,15 @@ export function meterTests(plan: WiringPlan): MeterTest[] {
     ohms(`${o}-crossed`, "plug 2", `${o} 1`, `plug, ${two}, and ${names[o]}, ${one}`);
   }
   if (outlets.length === 2) ohms("link", "heat 1", "cold 1", `${names.heat}, ${one}, and ${names.cold}, ${one}`);
+  if (plan.wiring.fuse > 0)
+    for (const o of outlets.slice(0, 1))
+      tests.push({
+        id: "fuse-out",
+        between: ["plug 2", `${o} 2`],
+        live: false,
+        state: { ...dead, fuseOut: true },
+        says: `the fuse taken out: plug, ${two}, and ${names[o]}, ${two}`,
+      });
   if (plan.wiring.metalBox) ohms("box", "plug earth", "box", "plug, earth, and the metal of the box");
   ohms("first-earth", "plug 1", "plug earth", `plug, ${one}, and plug, earth`);
   ohms("second-earth", "plug 2", "plug earth", `plug, ${two}, and plug, earth`);

@@ -1,1 +1,2 @@
 export * from "./Ladder";
+export * from "./Enclosure";

@@ -1,6 +1,6 @@
 "use client";
 
-import { useMemo, useState } from "react";
+import { useMemo } from "react";
 import {
   beeped,
   faultKey,
@@ -11,6 +11,7 @@ import {
   type MeterTest,
   type WiringPlan,
 } from "@/core/wiring";
+import { useActions, useChamber } from "../../context";
 import { NumberField, plainKind } from "@/parts/fields";
 
 const volts = plainKind("V", 1);
@@ -18,17 +19,26 @@ const volts = plainKind("V", 1);
 /** Dead and live tests at plug and outlets, what each has to show, and what the readings leave possible. */
 export function MeterProof({ plan }: { plan: WiringPlan }) {
   const predicted = useMemo(() => predict(plan), [plan]);
-  const [readings, setReadings] = useState<Record<string, number>>({});
+  const { record } = useChamber();
+  const { change } = useActions();
+  // What was read of a test that this plan does not have says nothing here.
+  const readings = useMemo(
+    () =>
+      Object.fromEntries(
+        predicted.tests.flatMap(({ id }) => (id in record.work.meter ? [[id, record.work.meter[id]!]] : [])),
+      ),
+    [predicted, record.work.meter],
+  );
   const { possible, somethingElse, next, pass } = nameFaults(predicted, readings);
   const sound = predicted.hypotheses[0]!;
   const faults = possible.filter((f) => f.kind !== "none");
   const none = faults.length < possible.length;
   const done = Object.keys(readings).length;
   const put = (id: string, value: number | null) =>
-    setReadings((all) => {
-      const { [id]: _old, ...rest } = all;
-      return value === null ? rest : { ...rest, [id]: value };
-    });
+    change((r) => {
+      const { [id]: _old, ...rest } = r.work.meter;
+      return { ...r, work: { ...r.work, meter: value === null ? rest : { ...rest, [id]: value } } };
+    }, "reading of the meter");
   const row = (test: MeterTest) => {
     const i = predicted.tests.indexOf(test);
     const read = readings[test.id];
@@ -83,6 +93,15 @@ export function MeterProof({ plan }: { plan: WiringPlan }) {
         residual-current button. An outlet that is off may read anything up to the full mains without a load: that is no
         fault. Whoever is not at ease with live tests leaves them to an electrician.
       </p>
+      {done > 0 && (
+        <button
+          type="button"
+          className="key justify-self-start"
+          onClick={() => change((r) => ({ ...r, work: { ...r.work, meter: {} } }), "readings of the meter")}
+        >
+          Begin anew: forget all readings
+        </button>
+      )}
       <section className="border-base-content border-l-4 pl-4" role="status" aria-label="What the readings say">
         {done === 0 ? (
           <p>No reading yet. {next ? `Begin with: ${next.says}.` : ""}</p>

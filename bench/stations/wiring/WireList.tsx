@@ -1,12 +1,19 @@
 "use client";
 
 import { measures, printMeasure, printNumber } from "@/core/quantity";
-import { colourOf, cordFor, cordSource, ENCLOSURE, endsOf, sayTerminal, wiresOf, type WiringPlan } from "@/core/wiring";
+import {
+  colourOf,
+  cordFor,
+  cordSource,
+  airInside,
+  endsOf,
+  lengthsOf,
+  sayTerminal,
+  wiresOf,
+  type WiringPlan,
+} from "@/core/wiring";
 import { Swatch } from "@/parts/wiring";
-import { usePreferences } from "../../context";
-
-/** Length of a wire inside of an enclosure, m (estimate). */
-const INSIDE = 0.25;
+import { useChamber, usePreferences } from "../../context";
 
 interface Props {
   plan: WiringPlan;
@@ -18,7 +25,10 @@ interface Props {
 export function WireList({ plan, picked, onPick }: Props) {
   const { system } = usePreferences();
   const wires = wiresOf(plan);
-  const cord = cordFor(plan, ENCLOSURE);
+  const { chamber } = useChamber();
+  const air = Math.ceil(airInside(plan, chamber));
+  const cord = cordFor(plan, air);
+  const lengths = lengthsOf(plan);
   const { wiring } = plan;
   const protects = wiring.fuse > 0 ? Math.min(wiring.fuse, wiring.breaker) : wiring.breaker;
   return (
@@ -28,7 +38,7 @@ export function WireList({ plan, picked, onPick }: Props) {
         {cord ? (
           <>
             All of them in <strong>{cord.name}</strong>: by the {printNumber(protects, 0.1)} A that protect them, in air
-            of {ENCLOSURE} °C, {cordSource(plan)} for flexible cord (from memory). The load comes last.
+            of {air} °C, {cordSource(plan)} for flexible cord (from memory). The load comes last.
           </>
         ) : (
           "No flexible cord of the table carries what protects it: a smaller fuse first."
@@ -38,7 +48,7 @@ export function WireList({ plan, picked, onPick }: Props) {
         <table className="text-left">
           <thead>
             <tr className="rule-line border-b">
-              {["From", "To", "Colour", "Length, about", "Ends"].map((head) => (
+              {["From", "To", "Colour", "Length", "Ends"].map((head) => (
                 <th key={head} className="py-1 pr-5 font-semibold">
                   {head}
                 </th>
@@ -47,7 +57,6 @@ export function WireList({ plan, picked, onPick }: Props) {
           </thead>
           <tbody>
             {wires.map((wire) => {
-              const own = wire.from.startsWith("plug") || wire.to.startsWith("plug");
               return (
                 <tr
                   key={wire.id}
@@ -69,7 +78,7 @@ export function WireList({ plan, picked, onPick }: Props) {
                     {colourOf(wire, wiring)}
                   </td>
                   <td className="pr-5 whitespace-nowrap">
-                    {printMeasure(own ? wiring.cordLength : INSIDE, measures.length, system)}
+                    {printMeasure(Math.ceil(lengths[wire.id]! * 100) / 100, measures.length, system)}
                   </td>
                   <td>
                     {endsOf(wire.from)}, {endsOf(wire.to)}

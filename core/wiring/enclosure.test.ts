@@ -1,0 +1,153 @@
+import { planned, recordWith } from "../testing/build";
+import type { Edit, Wiring } from "../model";
+import { mainsKinds } from "../model";
+import { describe as describeChamber } from "../chamber";
+import { partsNeeded } from "../parts";
+import { wiresOf } from "./circuit";
+import { airInside, layoutOf, lengthsOf, wayOf, type Piece } from "./enclosure";
+import { wiringFindings } from "./findings";
+import { neverHere } from "./never";
+import { orderOfWork } from "./order";
+import { wiringPlanOf } from "./plan";
+
+const chamberOf = (wiring: Partial<Wiring>, ...edits: Edit[]) =>
+  describeChamber(
+    recordWith(
+      ...Object.entries({ ownWork: true, ...wiring }).map(
+        ([field, value]) => ({ section: "wiring", field, value }) as Edit,
+      ),
+      ...edits,
+    ),
+  );
+/** Every way that a wiring can be chosen. */
+const all = mainsKinds.flatMap((mains) =>
+  (["none", "one", "both"] as const).flatMap((mainSwitch) =>
+    (["mechanical", "solid"] as const).flatMap((relay) =>
+      [0, 10].flatMap((fuse) => [0, 24].map((supply) => chamberOf({ mains, mainSwitch, relay, fuse, supply }))),
+    ),
+  ),
+);
+
+describe("the inside of an enclosure", () => {
+  const apart = (a: Piece, b: Piece) =>
+    a.x + a.width <= b.x + 1e-9 ||
+    b.x + b.width <= a.x + 1e-9 ||
+    a.y + a.height <= b.y + 1e-9 ||
+    b.y + b.height <= a.y + 1e-9;
+
+  it("holds every part, none over another, mains to the left of the barrier and low voltage to its right", () => {
+    for (const chamber of all) {
+      const layout = layoutOf(wiringPlanOf(chamber));
+      layout.pieces.forEach((a, i) => {
+        expect(a.x).toBeGreaterThan(0);
+        expect(a.y).toBeGreaterThan(0);
+        expect(a.x + a.width).toBeLessThan(layout.width);
+        expect(a.y + a.height).toBeLessThan(layout.height + 1e-9);
+        if (a.side === "mains") expect(a.x + a.width).toBeLessThan(layout.barrier);
+        else expect(a.x).toBeGreaterThan(layout.barrier);
+        layout.pieces.slice(i + 1).forEach((b) => expect(apart(a, b)).toBe(true));
+      });
+    }
+  });
+
+  it("no mains wire crosses the barrier, and each begins and ends where its terminals stand", () => {
+    for (const chamber of all) {
+      const plan = wiringPlanOf(chamber);
+      const { barrier, pieces } = layoutOf(plan);
+      for (const wire of wiresOf(plan)) {
+        const way = wayOf(plan, wire);
+        expect(way.every(([x]) => x < barrier)).toBe(true);
+        const piece = pieces.find((p) => wire.to in p.terminals);
+        if (piece) expect(way.at(-1)).toEqual(piece.terminals[wire.to]);
+      }
+    }
+  });
+
+  it("a wire is as long as its way, with its ends; what is in the cord has the cord's length besides", () => {
+    const plan = wiringPlanOf(chamberOf({ cordLength: 3 }));
+    const lengths = lengthsOf(plan);
+    for (const wire of wiresOf(plan)) {
+      const way = wayOf(plan, wire);
+      const straight = Math.hypot(way.at(-1)![0] - way[0]![0], way.at(-1)![1] - way[0]![1]);
+      expect(lengths[wire.id]).toBeGreaterThan(straight);
+      if (wire.from === "plug 1") expect(lengths[wire.id]).toBeGreaterThan(3);
+      else if (!wire.from.startsWith("plug")) expect(lengths[wire.id]).toBeLessThan(1.2);
+    }
+  });
+
+  // By hand: 12 A through a solid-state relay at 1.2 W an ampere, a unit of 3 W, a fuse of 1 W.
+  it("its air is warmer by the heat of the parts over what the box gives off", () => {
+    const chamber = chamberOf({ relay: "solid", fuse: 16 }, { section: "heater", field: "power", value: 2760 });
+    const plan = wiringPlanOf(chamber);
+    const { watts, rise, width, height, depth } = layoutOf(plan);
+    const cold = (1.2 * plan.cold!) / 230;
+    expect(watts).toBeCloseTo(1.2 * 12 + cold + 3 + 1, 1);
+    expect(rise).toBeCloseTo(watts / (5.5 * (width * height + 2 * depth * (width + height))), 9);
+    expect(airInside(plan, chamber)).toBeCloseTo(chamber.room.high + rise, 9);
+    expect(
+      wiringFindings(plan, { ...chamber, room: { ...chamber.room, high: 40 as never } }).map((f) => f.id),
+    ).toContain("enclosure-hot");
+  });
+
+  it("a bulb on a relay that is not made for lamps is said; a heater of the same power is not", () => {
+    const ids = (kind: "bulb" | "tube") =>
+      wiringFindings(
+        wiringPlanOf(
+          chamberOf(
+            { relayAmps: 2 },
+            { section: "heater", field: "kind", value: kind },
+            { section: "heater", field: "power", value: 60 },
+          ),
+        ),
+        chamberOf(
+          { relayAmps: 2 },
+          { section: "heater", field: "kind", value: kind },
+          { section: "heater", field: "power", value: 60 },
+        ),
+      ).map((f) => f.id);
+    expect(ids("bulb")).toContain("relay-lamp");
+    expect(ids("tube")).not.toContain("relay-lamp");
+  });
+});
+
+describe("the order of the work", () => {
+  it("stops before it begins, before it is plugged in, and before it is live; dead tests come before live ones", () => {
+    for (const chamber of all) {
+      const steps = orderOfWork(wiringPlanOf(chamber));
+      const at = (id: string) => steps.findIndex((s) => s.id === id);
+      expect(steps[0]!.stop).toBe(true);
+      expect(at("earth")).toBeLessThan(at("line"));
+      expect(at("look")).toBeLessThan(at("dead"));
+      expect(at("dead")).toBeLessThan(at("plug"));
+      expect(at("plug")).toBeLessThan(at("live"));
+      expect(new Set(steps.map((s) => s.id)).size).toBe(steps.length);
+      expect(at("low") >= 0).toBe(chamber.wiring.supply > 0);
+    }
+  });
+
+  it("no face of a cabinet is ever called free, and every one has ways without a hole", () => {
+    for (const kind of ["upright", "chest", "wine", "warmBox"] as const) {
+      const { faces, ways } = neverHere(chamberOf({}, { section: "cabinet", field: "kind", value: kind }));
+      expect(faces.length).toBeGreaterThanOrEqual(6);
+      for (const { hides } of faces) expect(hides).not.toMatch(/safe|nothing|free/);
+      expect(ways.length).toBeGreaterThanOrEqual(2);
+    }
+    expect(neverHere(chamberOf({}, { section: "cabinet", field: "kind", value: "foam" })).faces).toEqual([]);
+  });
+});
+
+describe("parts of a wiring", () => {
+  it("come in with own work alone: wire by colour as long as its ways together, a gland for each hole", () => {
+    const ready = partsNeeded(planned(recordWith()).chamber).map((p) => p.key);
+    expect(ready.some((k) => k.startsWith("wire-"))).toBe(false);
+    const chamber = chamberOf({});
+    const plan = wiringPlanOf(chamber);
+    const parts = partsNeeded(chamber);
+    const wire = parts.filter((p) => p.key.startsWith("wire-")).reduce((sum, p) => sum + p.quantity, 0);
+    const lengths = Object.values(lengthsOf(plan)).reduce((sum, m) => sum + m, 0);
+    const inCord = wiresOf(plan).filter((w) => w.from.startsWith("plug")).length * chamber.wiring.cordLength;
+    expect(wire).toBeGreaterThanOrEqual(lengths - inCord - 1e-9);
+    expect(wire).toBeLessThan(lengths - inCord + 0.5);
+    expect(parts.find((p) => p.key === "glands")!.quantity).toBe(layoutOf(plan).glands.length);
+  });
+});
