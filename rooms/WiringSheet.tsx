@@ -51,7 +51,9 @@ function Part({ title, children, page = false }: { title: string; children: Reac
 function Sheet({ record }: { record: ChamberRecord }) {
   const { system } = useWorkshop((s) => s.preferences);
   const chamber = useMemo(() => describe(record), [record]);
-  const plan = useMemo(() => wiringPlanOf(chamber), [chamber]);
+  const asked = Number(useSearchParams().get("u") ?? 0);
+  const unit = Number.isInteger(asked) && asked >= 0 && asked < chamber.controllers.length ? asked : 0;
+  const plan = useMemo(() => wiringPlanOf(chamber, unit), [chamber, unit]);
   const predicted = useMemo(() => (chamber.wiring.ownWork ? predict(plan) : null), [chamber, plan]);
   const lengths = useMemo(() => lengthsOf(plan), [plan]);
   const findings = wiringFindings(plan, chamber);
@@ -65,7 +67,10 @@ function Sheet({ record }: { record: ChamberRecord }) {
         </button>
       </RoomHead>
       <main className="mx-auto grid max-w-5xl gap-6 px-4 py-6 md:px-8 print:p-0">
-        <p className="text-xl">{record.name}</p>
+        <p className="text-xl">
+          {record.name}
+          {chamber.controllers.length > 1 && `, unit ${unit + 1}`}
+        </p>
         <p className="max-w-prose">
           <strong>Local code and a licensed electrician decide; nothing here does.</strong>
         </p>

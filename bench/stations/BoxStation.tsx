@@ -31,6 +31,7 @@ import { RoomFields } from "./RoomFields";
 // They come with their first opening.
 const Fit = dynamic(() => import("./box/Fit").then((m) => m.Fit), { ssr: false });
 const Carry = dynamic(() => import("./box/Carry").then((m) => m.Carry), { ssr: false });
+const WallLayers = dynamic(() => import("./box/WallLayers").then((m) => m.WallLayers), { ssr: false });
 const Moisture = dynamic(() => import("./box/Moisture").then((m) => m.Moisture), { ssr: false });
 const FoamBox = dynamic(() => import("./box/FoamBox").then((m) => m.FoamBox), { ssr: false });
 
@@ -141,6 +142,11 @@ export function BoxStation() {
         </div>
         <CabinetDrawing chamber={chamber} metre={170} system={system} measured />
       </div>
+      {!isBought(cabinet.kind) && (
+        <Fold summary="Wall by its layers" part="layers">
+          <WallLayers />
+        </Fold>
+      )}
       {!isVesselItself(cabinet.kind) && (
         <Fold summary="Does it fit?" part="fit">
           <Fit />

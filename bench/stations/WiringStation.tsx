@@ -3,12 +3,13 @@
 import { Printer } from "lucide-react";
 import Link from "next/link";
 import { useState } from "react";
+import { unitKindTable } from "@/core/controller";
 import { mainsKinds, type Wiring } from "@/core/model";
 import { cautionsAt } from "@/core/safety";
 import { airInside, layoutOf, mainsTable, wiringFindings, wiringPlanOf } from "@/core/wiring";
 import { Cautions, Fold } from "@/parts/common";
 import { measures } from "@/core/quantity";
-import { measureKind, plainKind, Select } from "@/parts/fields";
+import { Choice, measureKind, plainKind, Select } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ToggleField } from "../ToggleField";
@@ -26,7 +27,8 @@ export function WiringStation() {
   const { apply } = useActions();
   const { system } = usePreferences();
   const { wiring } = chamber;
-  const plan = wiringPlanOf(chamber);
+  const [unit, setUnit] = useState(0);
+  const plan = wiringPlanOf(chamber, Math.min(unit, chamber.controllers.length - 1));
   const findings = wiringFindings(plan, chamber);
   const [picked, setPicked] = useState<string | null>(null);
   const pick = (id: string) => setPicked(picked === id ? null : id);
@@ -44,7 +46,15 @@ export function WiringStation() {
         outlets does all of this, and costs no pride: what is plugged into it still has to suit it.
       </p>
       {chamber.controllers.length > 1 && (
-        <p className="max-w-prose">Only the first unit is looked at here: the others want the same care.</p>
+        <Choice
+          label="Which unit"
+          value={String(plan.unit)}
+          options={chamber.controllers.map((c, i) => ({
+            value: String(i),
+            label: c.unit.name || `Unit ${i + 1}: ${unitKindTable[c.unit.kind].label.toLowerCase()}`,
+          }))}
+          onChoose={(value) => setUnit(Number(value))}
+        />
       )}
       <ToggleField
         at={{ section: "wiring", field: "ownWork" }}
@@ -179,7 +189,10 @@ export function WiringStation() {
           <Fold summary="Proof by meter" part="proof">
             <MeterProof key={JSON.stringify(plan)} plan={plan} />
           </Fold>
-          <Link href={`/wiring?c=${record.id}`} className="key justify-self-start">
+          <Link
+            href={`/wiring?c=${record.id}${plan.unit > 0 ? `&u=${plan.unit}` : ""}`}
+            className="key justify-self-start"
+          >
             <Printer size={18} aria-hidden /> All of it on paper, with labels
           </Link>
         </>

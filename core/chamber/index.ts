@@ -26,5 +26,6 @@ export * from "./tryEdits";
 export * from "./usualStages";
 export * from "./variant";
 export * from "./vents";
+export * from "./wallLayers";
 export * from "./devices";
 export * from "./heaterBodies";

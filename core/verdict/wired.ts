@@ -1,10 +1,11 @@
 import { wiringFindings, wiringPlanOf } from "../wiring";
 import type { Finding, Rule } from "./types";
 
-/** What is dangerous in how heat and cold are switched. */
-export const wiredWrong: Rule = (c) =>
-  wiringFindings(wiringPlanOf(c.chamber), c.chamber)
-    .filter((f) => f.severity === "danger")
+/** What is dangerous in how heat and cold are switched, by whichever unit. */
+export const wiredWrong: Rule = ({ chamber }) => {
+  const all = chamber.controllers.flatMap((_, unit) => wiringFindings(wiringPlanOf(chamber, unit), chamber));
+  return all
+    .filter((f, i) => f.severity === "danger" && all.findIndex((o) => o.id === f.id) === i)
     .map((f): Finding => ({
       id: `wiring-${f.id}`,
       severity: "danger",
@@ -14,3 +15,4 @@ export const wiredWrong: Rule = (c) =>
       moment: null,
       remedies: [],
     }));
+};

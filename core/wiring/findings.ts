@@ -160,7 +160,7 @@ function allFindings(plan: WiringPlan, chamber: Chamber): WiringFinding[] {
       `In the warmest room the air in the shut enclosure comes to some ${air} °C by the heat of its parts.`,
       "A larger enclosure, or the solid-state relay with its sink outside.",
     );
-  const lamps = heatersOn(chamber, chamber.controllers[0]!).filter((h) => h.kind === "bulb" && h.power > 0);
+  const lamps = heatersOn(chamber, chamber.controllers[plan.unit]!).filter((h) => h.kind === "bulb" && h.power > 0);
   const lampAmps = lamps.reduce((sum, h) => sum + h.power, 0) / volts;
   if (lampAmps > wiring.relayAmps * LAMP + 1e-9)
     say(

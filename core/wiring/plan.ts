@@ -57,6 +57,8 @@ export const mainsTable: Record<Wiring["mains"], Mains> = {
 /** What is wired: its choices, and what hangs on each outlet. */
 export interface WiringPlan {
   wiring: Wiring;
+  /** Which of the chamber's units it is of. */
+  unit: number;
   /** W on the outlet for heat, and drawn by what cools; null: there is no such outlet. */
   heat: number | null;
   cold: number | null;
@@ -70,13 +72,14 @@ const DRAWN = 0.7;
 /** A blower of a fire, W (estimate). */
 const BLOWER = 10;
 
-/** The plan of a chamber's first unit. */
-export function wiringPlanOf(chamber: Chamber): WiringPlan {
-  const [unit] = chamber.controllers;
+/** The plan of one of a chamber's units. */
+export function wiringPlanOf(chamber: Chamber, which = 0): WiringPlan {
+  const unit = chamber.controllers[which];
   const sum = (list: readonly number[]): number | null => (list.length > 0 ? list.reduce((a, b) => a + b, 0) : null);
   const cooled = coolersOn(chamber, unit!);
   return {
     wiring: chamber.wiring,
+    unit: which,
     // A fire is blown on, not heated by the mains.
     heat: sum(heatersOn(chamber, unit!).flatMap((h) => (h.kind === "charcoal" ? [BLOWER] : [h.power]))),
     cold: sum(cooled.map((c) => c.power * DRAWN)),

@@ -15,6 +15,8 @@ import { useActions, useChamber } from "../../context";
 import { NumberField, plainKind } from "@/parts/fields";
 
 const volts = plainKind("V", 1);
+/** Readings of each unit are its own. */
+const keyOf = ({ unit }: WiringPlan, test: string) => (unit === 0 ? test : `${unit}:${test}`);
 
 /** Dead and live tests at plug and outlets, what each has to show, and what the readings leave possible. */
 export function MeterProof({ plan }: { plan: WiringPlan }) {
@@ -25,9 +27,12 @@ export function MeterProof({ plan }: { plan: WiringPlan }) {
   const readings = useMemo(
     () =>
       Object.fromEntries(
-        predicted.tests.flatMap(({ id }) => (id in record.work.meter ? [[id, record.work.meter[id]!]] : [])),
+        predicted.tests.flatMap(({ id }) => {
+          const read = record.work.meter[keyOf(plan, id)];
+          return read === undefined ? [] : [[id, read]];
+        }),
       ),
-    [predicted, record.work.meter],
+    [predicted, plan, record.work.meter],
   );
   const { possible, somethingElse, next, pass } = nameFaults(predicted, readings);
   const sound = predicted.hypotheses[0]!;
@@ -36,8 +41,8 @@ export function MeterProof({ plan }: { plan: WiringPlan }) {
   const done = Object.keys(readings).length;
   const put = (id: string, value: number | null) =>
     change((r) => {
-      const { [id]: _old, ...rest } = r.work.meter;
-      return { ...r, work: { ...r.work, meter: value === null ? rest : { ...rest, [id]: value } } };
+      const { [keyOf(plan, id)]: _old, ...rest } = r.work.meter;
+      return { ...r, work: { ...r.work, meter: value === null ? rest : { ...rest, [keyOf(plan, id)]: value } } };
     }, "reading of the meter");
   const row = (test: MeterTest) => {
     const i = predicted.tests.indexOf(test);
