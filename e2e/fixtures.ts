@@ -77,6 +77,7 @@ export const screens: [name: string, path: string][] = [
   ["programs", "/programs"],
   ["card", "/card?c=demo-larder-cabinet"],
   ["parts", "/parts?c=demo-larder-cabinet"],
+  ["wiring on paper", "/wiring?c=demo-larder-cabinet"],
   ...["job", "box", "heat", "wiring", "probe", "settings"].map((s): [string, string] => [
     s,
     `/bench?c=demo-larder-cabinet&at=${s}`,

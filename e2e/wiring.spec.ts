@@ -21,7 +21,7 @@ test("two outlets are wired on 230 V and on 120 V; a link that was left is found
   await feed.click();
   await expect(feed).toHaveAttribute("aria-pressed", "true");
   await page.getByLabel("Outlets").selectOption({ label: "A twin socket, its link broken" });
-  await page.getByText("Proof by meter").click();
+  await page.getByText("Proof by meter", { exact: true }).click();
   const result = page.getByRole("status", { name: "What the readings say" });
   await expect(result).toContainText("No reading yet.");
   const beeps = page.getByRole("button", { name: "It beeps : heat outlet, line, and cold outlet, line" });
@@ -40,4 +40,46 @@ test("two outlets are wired on 230 V and on 120 V; a link that was left is found
   await trialDone(page);
   await expect(page.getByRole("checkbox", { name: "I wire it myself" })).toBeChecked();
   await expect(page.getByRole("textbox", { name: "Relay: resistive load" })).toHaveValue("0.5");
+});
+
+test("the enclosure, the steps of the work with a photo, readings that are kept, and all of it on paper", async ({
+  page,
+}) => {
+  await openDemo(page, "wiring");
+  await page.getByRole("checkbox", { name: "I wire it myself" }).check();
+  const drawing = page.getByRole("img", { name: /^Inside of the enclosure, .* Relay, heat/ });
+  await expect(drawing).toBeVisible();
+  await page.getByText("Order of the work").click();
+  const look = page.getByRole("checkbox", { name: /^Stop: have it looked at/ });
+  await look.check();
+  // A picture of 2 by 2, drawn by the page itself.
+  const picture = await page.evaluate(() => {
+    const canvas = document.createElement("canvas");
+    canvas.width = canvas.height = 2;
+    return canvas.toDataURL("image/png").split(",")[1]!;
+  });
+  const photo = page.getByLabel("Keep a photo");
+  await photo.setInputFiles({ name: "note.txt", mimeType: "text/plain", buffer: Buffer.from("no picture") });
+  await expect(page.getByRole("region", { name: "Photo of the finished wiring" }).getByRole("alert")).toContainText(
+    "no picture",
+  );
+  await photo.setInputFiles({ name: "p.png", mimeType: "image/png", buffer: Buffer.from(picture, "base64") });
+  await expect(page.getByRole("img", { name: "The finished wiring" })).toBeVisible();
+  await page.getByText("Proof by meter", { exact: true }).click();
+  const first = page.getByRole("button", { name: /^It beeps : plug, earth, and heat outlet, earth/ });
+  await first.click();
+  await page.reload();
+  await trialDone(page);
+  await page.getByText("Order of the work").click();
+  await page.getByText("Proof by meter", { exact: true }).click();
+  await expect(look).toBeChecked();
+  await expect(page.getByRole("img", { name: "The finished wiring" })).toBeVisible();
+  await expect(first).toHaveAttribute("aria-pressed", "true");
+  await page.getByRole("button", { name: "Begin anew: forget all readings" }).click();
+  await expect(first).toHaveAttribute("aria-pressed", "false");
+  await page.getByRole("link", { name: "All of it on paper" }).click();
+  await expect(page.getByRole("heading", { name: "Labels, to stick on" })).toBeVisible();
+  await page.emulateMedia({ media: "print" });
+  await expect(page.getByRole("img", { name: /^Wiring as a ladder/ })).toBeVisible();
+  await expect(page.getByRole("region", { name: "Proof by meter" })).toContainText("has to beep");
 });

@@ -223,6 +223,7 @@ node(["scripts/ts.mjs", "scripts/bench-boxes.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-products.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-fit.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-wiring.ts"]);
+node(["scripts/ts.mjs", "scripts/bench-moisture.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-advice.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-spans.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-odex.ts"]);

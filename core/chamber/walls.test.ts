@@ -1,6 +1,7 @@
 import { cabinetKinds, type Cabinet, type CabinetKind, type Edit } from "../model";
 import { chamberWith } from "../testing/build";
 import {
+  asOneLayer,
   boxes,
   buildNetwork,
   cabinetDefaults,
@@ -15,6 +16,18 @@ import {
 } from ".";
 
 // ISO 6946:2017: R_T = R_si + Σ d/λ + R_se, U = 1/R_T; surface resistances of its table 7. Conductivities: ISO 10456.
+it("layers one behind the other are one wall of one stuff, as thick and as leaky", () => {
+  const layers = [
+    { thickness: 0.012, conductivity: 0.13 },
+    { thickness: 0.05, conductivity: 0.033 },
+    { thickness: 0.002, conductivity: 0.22 },
+  ];
+  const one = asOneLayer(layers)!;
+  expect(one.thickness).toBeCloseTo(0.064, 12);
+  expect(transmittanceOf([one])).toBeCloseTo(transmittanceOf(layers), 12);
+  expect(asOneLayer([])).toBeNull();
+});
+
 describe("walls by ISO 6946, worked by hand", () => {
   const { inside, outside } = surfaceResistance;
   it.each<[string, [number, number][], [number, number], number]>([
