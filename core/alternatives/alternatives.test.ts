@@ -21,6 +21,12 @@ describe("other ways to do the same", () => {
     expect(all.map((a) => a.id)).toEqual(["chest", "foam"]);
     for (const { record } of all) expect(chamberRecord.safeParse(record).success).toBe(true);
     const foam = described(all[1]!.record);
+    // The same bucket, and a box that is cut to it.
+    expect(foam.vessels[0]).toMatchObject({ form: "bucket", volume: 0.023 });
+    expect(all[1]!.fits).toBe(true);
+    expect(foam.cabinet.height).toBeGreaterThan(0.45);
+    const short = otherBoxes(of("ale", "upright", edit("vessel", "volume", 0.06))).find((a) => a.id === "chest")!;
+    expect(short.fits).toBe(false);
     expect(foam.coolers[0]!.kind).toBe("peltier");
     expect(foam.stages[0]!.low).toBe(described(of("ale", "upright")).stages[0]!.low);
   });

@@ -1,5 +1,6 @@
-import { boxes, cools, describe, hasOwnAir, insideOf, ofTheKind } from "../chamber";
+import { boxes, cools, describe as described, hasOwnAir, insideOf, ofTheKind } from "../chamber";
 import { boxFit } from "../fit";
+import { sizedFor } from "../foam";
 import { applyEdits, type CabinetKind, type Chamber, type ChamberRecord, type Edit } from "../model";
 import { celsius } from "../quantity";
 
@@ -26,7 +27,7 @@ export interface Alternative {
 const countOf = (chamber: Chamber): number => chamber.vessels.reduce((all, v) => all + v.count, 0);
 
 function alternative(id: string, label: string, record: ChamberRecord, times: number, all?: number): Alternative {
-  const chamber = describe(record);
+  const chamber = described(record);
   const { cabinet } = chamber;
   const each = countOf(chamber);
   return {
@@ -49,15 +50,22 @@ const kinds: readonly CabinetKind[] = ["upright", "chest", "foam"];
 
 /** The same load in another kind of box, with the devices that are usual there. */
 export function otherBoxes(record: ChamberRecord): Alternative[] {
-  const chamber = describe(record);
+  const chamber = described(record);
   const { cabinet } = chamber;
   if (!hasOwnAir(cabinet.kind)) return [];
   const cooled = chamber.coolers.some(cools);
   return kinds
     .filter((kind) => kind !== cabinet.kind)
     .map((kind) => {
+      // What is usual in another box goes with its kind: the load stays what it is.
+      const load = chamber.vessels.flatMap((v) =>
+        (["form", "volume", "filling", "wall", "count"] as const).map(
+          (field) => ({ section: "vessel", field, id: v.id, value: v[field] }) as Edit,
+        ),
+      );
       const changed = applyEdits(record, [
         ...ofTheKind(chamber),
+        ...load,
         { section: "cabinet", field: "kind", value: kind },
         // Foam has no cold of its own: a plate in its place.
         ...(kind === "foam" && cooled
@@ -69,7 +77,9 @@ export function otherBoxes(record: ChamberRecord): Alternative[] {
         ...chamber.vessels.map((v): Edit => ({ section: "vessel", field: "spots", id: v.id, value: undefined })),
         { section: "build", field: "shelfAt", value: undefined },
       ]);
-      return alternative(kind, boxes[kind].label, changed, 1);
+      // Foam is cut to what stands in it.
+      const made = kind === "foam" ? applyEdits(changed, sizedFor(described(changed))) : changed;
+      return alternative(kind, kind === "foam" ? "Box of foam, made to fit" : boxes[kind].label, made, 1);
     });
 }
 
@@ -81,7 +91,7 @@ const SHARES = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95, 1] as con
  * that takes that. Null where there is one vessel: nothing can be shared out.
  */
 export function twoSmall(record: ChamberRecord): Alternative | null {
-  const chamber = describe(record);
+  const chamber = described(record);
   const all = countOf(chamber);
   if (!hasOwnAir(chamber.cabinet.kind) || all < 2) return null;
   const halved = halfOf(record, chamber);
@@ -133,7 +143,7 @@ export interface Season {
 
 /** The chamber in winter, in spring and autumn, in summer: its room shifted by what is said of it. */
 export function seasonsIn(record: ChamberRecord): Season[] {
-  const { room } = describe(record);
+  const { room } = described(record);
   const at = (id: Season["id"], label: string, share: number, by: number): Season => ({
     id,
     label,

@@ -105,7 +105,7 @@ export function Beside() {
           <tbody>
             {rows.map(([name, of]) => (
               <tr key={name}>
-                <th scope="row" className="font-normal">
+                <th scope="row" className="min-w-28 font-normal">
                   {name}
                 </th>
                 {all.map((a) => (
