@@ -37,6 +37,8 @@ function under(chamber: Chamber, stage: Named<Stage>, name: SeasonName, room: Te
       ...chamber,
       room: { ...chamber.room, low: room, high: room, monthly: kelvins(0) },
       recorded: null,
+      // What dries is left out, and what else condenses gives a watt or two: a search runs a thousand trials.
+      moisture: { ...chamber.moisture, reckoned: false },
       happenings: [],
       // One stage that does not end.
       stages: [{ ...stage, ends: [], latest: 0, rampBy: kelvins(0) }],
