@@ -94,12 +94,12 @@ export function readBackAnswer({ chamber, settings: typed, scale, stage, control
 export function trialAnswer({ chamber, days, bins }: Body<"trial">) {
   const plan = planOf(recordOf(chamber));
   const trial = runTrial(trialOf(plan, days), bins);
-  const { trace, metrics, stages, whole, bands, finishedAt, heat, cold, devices, startHour } = trial;
+  const { trace, metrics, stages, whole, bands, finishedAt, heat, cold, devices, startHour, moisture } = trial;
   const keyed = plan.stages.map((s) => ({
     id: s.id,
     controllers: unitsOf(plan, s).map((u) => ({ id: u.controller.id, settings: u.control.settings })),
   }));
-  return { days, startHour, keyed, trace, metrics, stages, whole, bands, finishedAt, heat, cold, devices };
+  return { days, startHour, keyed, trace, metrics, stages, whole, bands, finishedAt, heat, cold, devices, moisture };
 }
 
 export function verdictsAnswer({ chamber, days, scale }: Body<"verdicts">) {

@@ -44,9 +44,40 @@ const trace = z.strictObject({
   figures: z
     .array(z.strictObject({ index: z.int(), name: text, values: line }))
     .describe("What can be seen of the product in each vessel, at the end of each bin, in its own unit"),
+  humidity: z
+    .strictObject({ usual: z.array(share), low: z.array(share), high: z.array(share) })
+    .nullable()
+    .describe(
+      "Relative humidity of the air, 0 to 1: on average in each bin as is usual, lowest and highest over what is estimated. Null: it is as typed",
+    ),
   heat: z.array(share).describe("Share of each bin that the heat was on"),
   cold: z.array(share),
   alarm: z.array(share),
+});
+
+const kilograms = z.number();
+const moisture = z.strictObject({
+  breathed: kilograms.describe("In with the room's air; below 0: out"),
+  given: kilograms.describe("By what dries by its own law"),
+  fromWet: kilograms,
+  humidified: kilograms,
+  dehumidified: kilograms,
+  absorbed: kilograms,
+  drained: kilograms,
+  surfaces: z.array(
+    z.strictObject({
+      on: z.enum(["lining", "cooler", "vessel"]),
+      index: z.int(),
+      area: z.number().describe("m²"),
+      most: kilograms,
+      mostIce: kilograms,
+      wetFor: seconds,
+      left: kilograms,
+    }),
+  ),
+  mouldFor: seconds.describe("Above 80 % at the inner wall"),
+  of: seconds,
+  electric: z.number().describe("Of humidifier and dehumidifier, J"),
 });
 
 const span = z.strictObject({ low: celsius, high: celsius, lowAt: seconds, highAt: seconds });
@@ -58,6 +89,7 @@ const energy = [
   "evaporated",
   "fan",
   "defrost",
+  "vapour",
   "brought",
   "cold",
   "lost",
@@ -231,6 +263,7 @@ export const responses = {
     heat: z.array(seconds).describe("Starts and stops of the heat in turn, s"),
     cold: z.array(seconds),
     devices: z.array(z.strictObject({ id: text, times: z.array(seconds) })),
+    moisture: moisture.nullable().describe("What became of the water in its air, kg. Null: its humidity is as typed"),
   }),
   verdicts: z.strictObject({ verdicts: z.array(verdict) }),
   recommendation: z.strictObject({

@@ -96,6 +96,7 @@ describe("a trace as a table", () => {
     table.data.forEach((row, i) => {
       expect(Number(row["product highest (F)"])).toBeCloseTo(trace.high.product[i]! * 1.8 + 32, 1);
       expect(Number(row["heat on (%)"])).toBeCloseTo(trace.heat[i]! * 100, 0);
+      expect(Number(row["relative humidity usual (%)"])).toBeCloseTo(trace.humidity!.usual[i]! * 100, 0);
     });
     expect(Object.keys(table.data[0]!)).toContain("evaporator lowest (F)");
   });

@@ -6,7 +6,7 @@ import { channels, layerLabel, type Trace } from "../trial";
 
 /**
  * A trace as a table: a row a bin, hours from the start, lowest and highest of every line in the scale, shares of
- * time in per cent, what is seen of each product at the end of the bin.
+ * time in per cent, humidity of the air where it is worked out, what is seen of each product at the end of the bin.
  */
 export function traceCsv(trace: Trace, chamber: Chamber, scale: Scale): string {
   const sign = scale === "C" ? "C" : "F";
@@ -19,6 +19,14 @@ export function traceCsv(trace: Trace, chamber: Chamber, scale: Scale): string {
     const figure = vessel && productObservable(vessel.product, name);
     return figure ? [{ label: `${figure.label}, vessel ${index + 1}`, unit: figure.unit, values }] : [];
   });
+  const { humidity } = trace;
+  const air = humidity
+    ? [
+        { label: "usual", values: humidity.usual },
+        { label: "lowest", values: humidity.low },
+        { label: "highest", values: humidity.high },
+      ]
+    : [];
   const printed = (value: number, unit: string) =>
     !Number.isFinite(value) ? "" : unit === "temperature" ? degrees(value) : String(Number(value.toPrecision(5)));
   const degrees = (t: number) => (Number.isFinite(t) ? inScale(celsius(t), scale).toFixed(2) : "");
@@ -28,6 +36,7 @@ export function traceCsv(trace: Trace, chamber: Chamber, scale: Scale): string {
     (trace.heat[i]! * 100).toFixed(1),
     (trace.cold[i]! * 100).toFixed(1),
     (trace.alarm[i]! * 100).toFixed(1),
+    ...air.map(({ values }) => (values[i]! * 100).toFixed(1)),
     ...figures.map(({ values, unit }) => printed(values[i]!, unit)),
   ]);
   const fields = [
@@ -36,6 +45,7 @@ export function traceCsv(trace: Trace, chamber: Chamber, scale: Scale): string {
     "heat on (%)",
     "cold on (%)",
     "alarm (%)",
+    ...air.map(({ label }) => `relative humidity ${label} (%)`),
     ...figures.map(({ label, unit }) => `${label}${unit ? ` (${unit === "temperature" ? sign : unit})` : ""}`),
   ];
   return Papa.unparse({ fields, data: rows });

@@ -73,7 +73,7 @@ function clash(path: string, mine: Side, clashes: string[]): Side {
 }
 
 /** Lists in the order of which nothing is said. */
-const sets = ["settled", "ownWay"];
+const sets = ["settled", "ownWay", "work.done"];
 
 function sides(base: Side, mine: Side, theirs: Side, path: string, clashes: string[]): Side {
   if (same(mine, theirs) || same(base, theirs)) return mine;
