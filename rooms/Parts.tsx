@@ -173,7 +173,7 @@ function MadeOrWired({ record, money }: { record: ChamberRecord; money: (m: numb
       <h2 className="text-xl">Ready-made or wired by yourself</h2>
       <div className="overflow-x-auto">
         <table className="table-sm table w-auto">
-          <thead>
+          <thead className="text-base-content">
             <tr>
               <td />
               <th scope="col">Ready-made unit with its outlets</th>

@@ -92,7 +92,7 @@ export function Beside() {
       </p>
       <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Side by side">
         <table className="table-sm table w-auto">
-          <thead>
+          <thead className="text-base-content">
             <tr>
               <td />
               {all.map((a) => (

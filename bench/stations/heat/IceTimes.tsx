@@ -50,7 +50,7 @@ export function IceTimes() {
       </div>
       <div className="overflow-x-auto">
         <table className="table-sm table w-auto">
-          <thead>
+          <thead className="text-base-content">
             <tr>
               <th>At</th>
               <th className="text-right">Lasts until the next, h</th>

@@ -58,7 +58,7 @@ export function Seasons() {
       </Fields>
       <div className="overflow-x-auto" aria-busy={!all}>
         <table className="table-sm table w-auto">
-          <thead>
+          <thead className="text-base-content">
             <tr>
               <th>Season</th>
               <th>Room</th>
