@@ -70,7 +70,8 @@ test("a year by its seasons, and other ways side by side, each of them tried", a
 });
 
 test("a wall by its layers is taken over, and undone", async ({ page }) => {
-  await openDemo(page, "box");
+  await page.goto("/demo");
+  await expect(page.getByRole("heading", { name: "Larder cabinet, rye saison" })).toBeVisible();
   await page.goto("/bench?c=demo-picnic-box&at=box");
   await trialDone(page);
   await page.getByText("Wall by its layers").click();
