@@ -1,6 +1,10 @@
 import { stations, type ChamberRecord, type Station } from "@/core/model";
 import type { Verdict } from "@/core/verdict";
 
+/** What keeps a chamber from being right. */
+export const isSerious = ({ severity }: Pick<Verdict, "severity">): boolean =>
+  severity === "danger" || severity === "warning";
+
 /** The path of the work: every station has its number for good; those not built yet are not shown. */
 export const stationInfo: Record<Station, { number: number; name: string; asks: string }> = {
   job: { number: 1, name: "Job", asks: "What is in it, and how cold and how warm may it be?" },
@@ -15,8 +19,7 @@ export type StationState = "settled" | "warning" | "untouched";
 
 /** A warning outweighs: a settled station with something wrong is not settled. */
 export function stateOf(station: Station, record: ChamberRecord, verdicts: readonly Verdict[]): StationState {
-  if (verdicts.some((v) => v.station === station && (v.severity === "danger" || v.severity === "warning")))
-    return "warning";
+  if (verdicts.some((v) => v.station === station && isSerious(v))) return "warning";
   return record.settled.includes(station) ? "settled" : "untouched";
 }
 

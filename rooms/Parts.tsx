@@ -16,13 +16,13 @@ import {
   type PartLine,
   type PartSaid,
 } from "@/core/parts";
-import { printNumber } from "@/core/quantity";
+import { printMoney, printNumber } from "@/core/quantity";
 import { download } from "@/parts/common";
 import { Drafts, NumberField, plainKind, TextField } from "@/parts/fields";
 import { changeChamber, useDesk, useWorkshop } from "@/workshop";
 import { NoChamber } from "./NoChamber";
 import { RoomHead } from "./RoomHead";
-import { mainsOf } from "@/core/trial";
+import { judgedDays, mainsOf } from "@/core/trial";
 import { useVerdicts } from "@/bench/useVerdicts";
 
 /** What a chamber is made of and what it costs; the address names the chamber. */
@@ -45,7 +45,7 @@ function List({ record }: { record: ChamberRecord }) {
   const { currency } = preferences;
   const lines = useMemo(() => partLines(partsNeeded(describe(record)), record.parts), [record]);
   const cost = costOf(lines);
-  const money = (m: number) => `${printNumber(m, 0.01)}${currency ? `\u00a0${currency}` : ""}`;
+  const money = (m: number) => printMoney(m, currency);
   const say = (line: PartLine, by: PartSaid, label: string) => changeChamber(record.id, sayPart(line, by), label);
   const saveCsv = () =>
     // The package that writes it comes with its first use.
@@ -225,7 +225,7 @@ function Running({ record, money }: { record: ChamberRecord; money: (m: number) 
   const said = useVerdicts(records, preferences, preferences.scale)[record.id];
   if (said === undefined) return <p role="status">Working out what it draws …</p>;
   if (typeof said === "string") return <p role="alert">Its trial could not be run: {said}.</p>;
-  const days = (said.trial.finishedAt ?? said.trial.days * 86_400) / 86_400;
+  const days = judgedDays(said.trial);
   const { perDay, perYear, costPerDay, costPerYear, carbonPerYear } = electricityOf(
     mainsOf(said.trial),
     days,

@@ -44,7 +44,7 @@ const pictures = [
   ["bench-heat", bench("heat"), wide, "light"],
   ["bench-probe", bench("probe"), wide, "light"],
   ["bench-settings", bench("settings"), wide, "light"],
-  ["trial-full", "/bench?c=demo-mash-kettle&at=settings", wide, "light", full],
+  ["trial-full", "/bench?c=demo-curing-cabinet&at=settings", wide, "light", full],
   ["card", "/card?c=demo-larder-cabinet", wide, "light"],
   [
     "bench-wiring-cellar",
@@ -92,13 +92,14 @@ const pictures = [
     },
   ],
   [
-    "unit-sheet-cellar",
-    "/bench?c=demo-curing-cabinet&at=settings",
-    wide,
-    "dark",
+    "wiring-paper",
+    bench("wiring"),
+    { width: 1280, height: 1100 },
+    "light",
     async (page) => {
-      await page.getByText("Its sheet: what things").click();
-      await page.getByText("Its parameters, as its display names them").scrollIntoViewIfNeeded();
+      await page.getByRole("checkbox", { name: "I wire it myself" }).check();
+      await page.getByRole("link", { name: "All of it on paper" }).click();
+      await page.getByRole("heading", { name: "Inside of the enclosure, to scale" }).waitFor();
     },
   ],
 ];

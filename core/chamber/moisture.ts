@@ -3,9 +3,11 @@ import { isStillAir } from "./films";
 import { isBought } from "./geometry";
 
 const GRAMS_AN_HOUR = 1e-3 / 3600;
-/** A small ultrasonic humidifier, and a small dryer with a thermoelectric plate (estimates), kg/s. */
-const HUMIDIFIER = 100 * GRAMS_AN_HOUR;
-const DEHUMIDIFIER = 25 * GRAMS_AN_HOUR;
+/** What a small ultrasonic humidifier gives, and what a small dryer takes (estimates), kg/s. */
+export const HUMIDIFIER = 100 * GRAMS_AN_HOUR;
+export const DEHUMIDIFIER = 25 * GRAMS_AN_HOUR;
+/** Silica gel and the like take so much of their mass (estimate). */
+export const GEL_TAKES = 0.3;
 
 /** Volumes of air that a shut box changes in an hour: 0.02 to 0.5 (estimates); old seals leak more. */
 function airChanges({ kind, age }: Cabinet): number {

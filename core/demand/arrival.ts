@@ -24,19 +24,13 @@ const always = (setpoint: number): Settings => ({
 
 type Asked = { chamber: Chamber; side: "heat" | "cold"; id: string };
 
-/**
- * Hours after which all that is put in has come into its band, in the worst room, with every device of a side running
- * without a pause: by a trial, since what stands in still air takes heat only through its film. Null: not in two weeks.
- */
-export const arrivalOf = memo(({ chamber, side, id }: Asked): number | null => {
+const worked = memo(({ chamber, side, id }: Asked): number | null => {
   const stage = chamber.stages.find((s) => s.id === id) ?? chamber.stages[0]!;
   const hot = side === "heat";
   const room = hot ? chamber.room.low : chamber.room.high;
   const alone: Chamber = {
     ...chamber,
     room: { ...chamber.room, low: room, high: room, monthly: kelvins(0) },
-    recorded: null,
-    happenings: [],
     stages: [{ ...stage, ends: [], latest: 0, rampBy: kelvins(0) }],
     vessels: chamber.vessels.map((v) => ({ ...v, putIn: 0 })),
   };
@@ -54,3 +48,11 @@ export const arrivalOf = memo(({ chamber, side, id }: Asked): number | null => {
   }
   return null;
 }, 6);
+
+/**
+ * Hours after which all that is put in has come into its band, in the worst room, with every device of a side running
+ * without a pause: by a trial, since what stands in still air takes heat only through its film. Null: not in two weeks.
+ */
+export const arrivalOf = ({ chamber, ...asked }: Asked): number | null =>
+  // What has no part in it is no part of what is remembered.
+  worked({ chamber: { ...chamber, recorded: null, happenings: [] }, ...asked });

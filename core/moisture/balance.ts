@@ -1,3 +1,5 @@
+import { MELTING_HEAT } from "../chamber";
+
 /**
  * A box's air and everything that water can lie on, as one step sees it. Densities of vapour in kg/m³, flows in kg/s,
  * conductances for vapour in m³/s, water in kg. A surface takes vapour while the air has more than it, and gives it back
@@ -115,6 +117,7 @@ function inflow(air: AirWater, around: Around, vapour: number, drying: number): 
       if (bend > straightFrom) straightFrom = bend;
     }
   }
+  // Their own bends are not looked for: the way goes on until it stands still.
   if (drying > 0 || absorber.holds > 0) straightTo = 0;
   if (drying > 0 && vapour > around.dehumidifier.vapour) {
     flow -= drying * (vapour - around.dehumidifier.vapour);
@@ -213,7 +216,6 @@ export function stepAir(air: AirWater, around: Around): void {
 
 /** Between water on a cold plate and the plate, W/K: it freezes and melts by it (estimate). */
 const FREEZING = 10;
-const MELTING_HEAT = 333_600;
 
 /**
  * Water on a surface below 0 °C freezes, ice on a warmer one melts.

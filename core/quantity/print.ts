@@ -63,3 +63,7 @@ export const atFirst = (text: string): string =>
 /** A label within a sentence: its first letter small, unless it is an abbreviation. */
 export const midSentence = (label: string): string =>
   label.replace(/^\p{Lu}(?=\p{Ll}|\s)/u, (letter) => letter.toLowerCase());
+
+/** An amount in the user's own money; without its sign where none is said. */
+export const printMoney = (amount: number, currency: string): string =>
+  `${printNumber(amount, 0.01)}${currency ? `\u00a0${currency}` : ""}`;

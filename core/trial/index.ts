@@ -35,3 +35,4 @@ export * from "./tally";
 export * from "./timeline";
 export * from "./todo";
 export * from "./trace";
+export { layerLabel, type TraceLayer } from "./traceLayers";

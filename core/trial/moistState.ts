@@ -1,4 +1,4 @@
-import { insideOf, reckonsMoisture, vesselSurface, type Network } from "../chamber";
+import { GEL_TAKES, insideOf, reckonsMoisture, vesselSurface, type Network } from "../chamber";
 import type { Chamber } from "../model";
 import { copyAir, saturated, stillAir, vapourIn, type AirWater, type Around } from "../moisture";
 import { modelOf } from "../product";
@@ -12,8 +12,8 @@ const STILL = 2.25;
 /** The cold face of a dehumidifier, °C; what it is rated at. */
 const COIL = 5;
 const RATED = { t: 20, humidity: 0.8 };
-/** Silica gel takes some 0.3 of its mass, the air over it as dry as 10 %; a kg of it in a tray takes 0.2 L/s (estimates). */
-export const GEL = { takes: 0.3, humidity: 0.1, conductance: 2e-4 };
+/** Over dry silica gel the air is as dry as 10 %; a kg of it in a tray takes 0.2 L/s (estimates). */
+export const GEL = { humidity: 0.1, conductance: 2e-4 };
 
 /** Breathing, and what gives off water, are known to a third or three times (estimates): dry and moist ends of it. */
 export const ENDS = [
@@ -108,7 +108,7 @@ export function moistOf(chamber: Chamber, network: Network): Moist | null {
   const around = ENDS.map(() => emptyAround(volume, surfaces, wetOf(vessels.length)));
   for (const { absorber } of around) {
     absorber.conductance = GEL.conductance * moisture.absorber;
-    absorber.holds = GEL.takes * moisture.absorber;
+    absorber.holds = GEL_TAKES * moisture.absorber;
   }
   return {
     volume,

@@ -37,10 +37,15 @@ export interface Trial {
   moisture: MoistResult | null;
 }
 
+/** How long of a trial is judged, days: its program may end before. */
+export const judgedDays = ({ finishedAt, days }: Pick<Trial, "finishedAt" | "days">): number =>
+  finishedAt === null ? days : finishedAt / 86_400;
+
 /** Electricity that all of it drew from the mains up to the end of what is judged, J; fires draw none. */
-export function mainsOf({ metrics: { energy: e }, moisture, finishedAt, days }: Trial): number {
-  const share = finishedAt === null ? 1 : finishedAt / (days * 86_400);
-  return e.heater - e.fire + e.cooler + e.fan + e.defrost + (moisture?.electric ?? 0) * share;
+export function mainsOf(trial: Trial): number {
+  const { energy: e } = trial.metrics;
+  const share = judgedDays(trial) / trial.days;
+  return e.heater - e.fire + e.cooler + e.fan + e.defrost + (trial.moisture?.electric ?? 0) * share;
 }
 
 /** A finished trial with what is needed to look at any stretch of it again. */

@@ -1,4 +1,4 @@
-import { heatersOf } from "../chamber";
+import { DEHUMIDIFIER, GEL_TAKES, heatersOf, HUMIDIFIER } from "../chamber";
 import type { Edit } from "../model";
 import { measures, printDuration, printMeasure } from "../quantity";
 import type { MoistResult } from "../trial";
@@ -23,7 +23,6 @@ const water = (kg: number): string =>
   kg < 0.1 ? `${Math.max(1, Math.round(kg * 1000))}\u00a0g` : printMeasure(kg, measures.mass, "metric");
 const set = (field: Extract<Edit, { section: "moisture" }>["field"], value: number): Edit =>
   ({ section: "moisture", field, value }) as Edit;
-const GRAMS_AN_HOUR = 1e-3 / 3600;
 
 /** The air of a stage that asks for a humidity, once it has settled. */
 function airOf({ trial: { trace }, result }: Case) {
@@ -44,14 +43,12 @@ function airOf({ trial: { trace }, result }: Case) {
   };
 }
 
-const HUMIDIFIER = 100 * GRAMS_AN_HOUR;
-const DRYER = 25 * GRAMS_AN_HOUR;
 const rate = (kg: number) => printMeasure(kg, measures.waterRate, "metric");
 
 /** Where one of the two is missing: what dries the air one hour lacks in the next. */
 function both({ chamber: { moisture } }: Case): Remedy[] {
   if (moisture.humidifier > 0 && moisture.dehumidifier > 0) return [];
-  const [mist, dryer] = [Math.max(HUMIDIFIER, moisture.humidifier), Math.max(DRYER, moisture.dehumidifier)];
+  const [mist, dryer] = [Math.max(HUMIDIFIER, moisture.humidifier), Math.max(DEHUMIDIFIER, moisture.dehumidifier)];
   return [
     {
       id: "both",
@@ -63,7 +60,7 @@ function both({ chamber: { moisture } }: Case): Remedy[] {
 
 const drier = (c: Case): Remedy[] => {
   const { moisture, cabinet } = c.chamber;
-  const dryer = Math.max(DRYER, 3 * moisture.dehumidifier);
+  const dryer = Math.max(DEHUMIDIFIER, 3 * moisture.dehumidifier);
   return [
     ...both(c),
     {
@@ -225,7 +222,7 @@ export const iceGrows: Rule = (c) => {
 /** An absorber that has taken all that it can. */
 export const absorberFull: Rule = (c) => {
   const { moisture: m } = c.trial;
-  const holds = 0.3 * c.chamber.moisture.absorber;
+  const holds = GEL_TAKES * c.chamber.moisture.absorber;
   if (!m || holds === 0 || m.absorbed < 0.9 * holds) return null;
   return {
     id: "absorber-full",

@@ -1,6 +1,6 @@
 "use client";
 
-import { moistureDefaults } from "@/core/chamber";
+import { GEL_TAKES, moistureDefaults } from "@/core/chamber";
 import type { FieldOf } from "@/core/model";
 import { dewPoint, humidityRatio } from "@/core/moisture";
 import { celsius, measures, printDuration, printMeasure, printNumber, printTemperature } from "@/core/quantity";
@@ -12,7 +12,6 @@ import { Fields } from "../../Fields";
 import { ToggleField } from "../../ToggleField";
 import { ValueField } from "../../ValueField";
 
-const GEL = 0.3;
 const DAY = 86_400;
 
 /** Water in the air: what brings it in, what takes it out, and what becomes of it in the trial. */
@@ -137,7 +136,7 @@ export function Moisture() {
             label="Dry absorber"
             kind={measureKind(measures.mass, system)}
             value={moisture.absorber}
-            hint={`Silica gel and the like take about ${GEL * 100} % of their mass, less and less as they fill (estimate).`}
+            hint={`Silica gel and the like take about ${GEL_TAKES * 100} % of their mass, less and less as they fill (estimate).`}
           />
           <ToggleField
             at={at("drains")}

@@ -4,18 +4,18 @@ import { useMemo } from "react";
 import { alternatives, type Alternative } from "@/core/alternatives";
 import { describe } from "@/core/chamber";
 import { costOf, electricityOf, partLines, partsNeeded } from "@/core/parts";
-import { kelvins, measures, printDifference, printMeasure, printNumber } from "@/core/quantity";
-import { mainsOf, type Trial } from "@/core/trial";
+import { kelvins, measures, printDifference, printMeasure, printMoney, printNumber } from "@/core/quantity";
+import { judgedDays, mainsOf, type Trial } from "@/core/trial";
 import { useChamber, usePreferences } from "../../context";
+import { isSerious } from "../../stations";
 import { useVerdicts } from "../../useVerdicts";
-import { moneyOf } from "./money";
 
 /** One large or two small, fridge or freezer or foam: each tried, beside what there is. */
 export function Beside() {
   const { record } = useChamber();
   const preferences = usePreferences();
   const { scale, system, tariff, carbon } = preferences;
-  const money = moneyOf(preferences);
+  const money = (amount: number) => printMoney(amount, preferences.currency);
   const all = useMemo(() => alternatives(record), [record]);
   const records = useMemo(() => all.filter((a) => a.fits).map((a) => a.record), [all]);
   const said = useVerdicts(records, preferences, scale);
@@ -28,13 +28,12 @@ export function Beside() {
     if (!a.fits) return "";
     if (answer === undefined) return "\u2026";
     if (typeof answer === "string") return answer;
-    const bad = answer.verdicts.filter((v) => v.severity === "danger" || v.severity === "warning");
+    const bad = answer.verdicts.filter(isSerious);
     return bad.length === 0 ? "nothing serious" : [...new Set(bad.map((v) => v.title))].slice(0, 2).join("; ");
   };
-  const days = (t: Trial) => (t.finishedAt ?? t.days * 86_400) / 86_400;
   const uses = (a: Alternative) => {
     const trial = trialOf(a);
-    return trial ? electricityOf(mainsOf(trial) * a.times, days(trial), tariff, carbon) : null;
+    return trial ? electricityOf(mainsOf(trial) * a.times, judgedDays(trial), tariff, carbon) : null;
   };
   const once = (a: Alternative) => {
     const lines = partLines(partsNeeded(describe(a.record)), a.record.parts);

