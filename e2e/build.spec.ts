@@ -35,6 +35,41 @@ test("a tall vessel does not fit a chest until the collar is on; by keys in the 
   await expect(answer).toContainText("It fits.");
 });
 
+test("a vessel with legs, taper and lid stands beside a heater that keeps its distance, and two fans are told apart", async ({
+  page,
+}) => {
+  await openDemo(page, "box");
+  await page.getByText("Does it fit?").click();
+  const answer = page.getByRole("region", { name: "Does it fit?" });
+  await expect(answer).toContainText("It fits.");
+  await expect(answer).toContainText(/Its door swings .* out in front/);
+  await fill(page, "Width at its foot", "22");
+  await fill(page, "Legs under it", "40");
+  await fill(page, "Lid reaches over, on each side", "12");
+  await expect(answer).toContainText("It fits.");
+  const another = page.getByLabel("Put in another");
+  for (const kind of ["Heater", "Fan", "Fan"]) await another.selectOption({ label: kind });
+  const inside = page.getByRole("region", { name: "Fixed inside" });
+  await expect(inside).toContainText("Fan 2");
+  await fill(page, "Heater: wide", "9000");
+  await expect(inside.getByText(/^No more than/)).toBeVisible();
+  await page.keyboard.press("Escape");
+  for (const [label, mm] of [
+    ["Heater: wide", "400"],
+    ["Heater: deep", "300"],
+    ["Heater: high", "500"],
+  ] as const)
+    await fill(page, label, mm);
+  await expect(answer).toContainText("It does not fit.");
+  await inside.getByRole("button", { name: "Take out Heater" }).click();
+  await expect(answer).toContainText("It fits.");
+  await page.reload();
+  await trialDone(page);
+  await page.getByText("Does it fit?").click();
+  await expect(inside).toContainText("Fan 2");
+  await expect(page.getByRole("textbox", { name: "Legs under it" })).toHaveValue("40");
+});
+
 test("a plank that sags is found, and the least that carries is taken", async ({ page }) => {
   await openDemo(page, "box");
   await page.getByText("What carries it").click();

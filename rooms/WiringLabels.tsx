@@ -1,22 +1,39 @@
-import { mainsTable, outletsIn, type WiringPlan } from "@/core/wiring";
+import { hasTwoCords, mainsTable, outletsIn, protectedBy, type WiringPlan } from "@/core/wiring";
 
 /** What is stuck on cord and outlets: what it is, what it may carry, what to do first. */
 export function WiringLabels({ plan, name }: { plan: WiringPlan; name: string }) {
   const { wiring } = plan;
   const mains = mainsTable[wiring.mains];
-  const protects = wiring.fuse > 0 ? Math.min(wiring.fuse, wiring.breaker) : wiring.breaker;
+  const protects = protectedBy(wiring);
   const most = Math.min(protects, wiring.outletAmps, wiring.relayAmps);
+  const two = hasTwoCords(plan);
+  const corded = wiring.laid === "cord";
+  const supply = (id: string, title: string, of: string) => ({
+    id,
+    title,
+    lines: [
+      name,
+      `${mains.label}, ${protects} A${of}`,
+      wiring.fuse > 0 ? `Fuse ${wiring.fuse} A, in the line` : "No fuse of its own",
+      !corded
+        ? "Switch the circuit off and prove it dead before you open it"
+        : two
+          ? "Pull both plugs before you open it"
+          : "Pull this before you open it",
+    ],
+  });
   const labels = [
-    {
-      id: "cord",
-      title: "Cord",
-      lines: [
-        name,
-        `${mains.label}, ${protects} A`,
-        wiring.fuse > 0 ? `Fuse ${wiring.fuse} A, in the line` : "No fuse of its own",
-        "Pull this before you open it",
-      ],
-    },
+    ...(two
+      ? [
+          {
+            id: "lid",
+            title: corded ? "TWO CORDS" : "TWO SUPPLIES",
+            lines: ["With one off, what hangs on the other stays live.", "Both off before the lid comes off."],
+          },
+        ]
+      : []),
+    supply("cord", corded ? (two ? "First cord" : "Cord") : "Supply", two ? ", unit and heat" : ""),
+    ...(two ? [supply("cord2", corded ? "Second cord" : "Second supply", ", cold")] : []),
     ...outletsIn(plan).map((o) => ({
       id: o,
       title: o === "heat" ? "HEAT outlet" : "COLD outlet",

@@ -13,10 +13,12 @@ import {
   cordSource,
   endsOf,
   lengthsOf,
+  namesOf,
   orderOfWork,
   predict,
   sayExpected,
   sayTerminal,
+  soundIntervals,
   wiresOf,
   wiringFindings,
   wiringPlanOf,
@@ -53,12 +55,11 @@ function Sheet({ record }: { record: ChamberRecord }) {
   const chamber = useMemo(() => describe(record), [record]);
   const asked = Number(useSearchParams().get("u") ?? 0);
   const unit = Number.isInteger(asked) && asked >= 0 && asked < chamber.controllers.length ? asked : 0;
-  const plan = useMemo(() => wiringPlanOf(chamber, unit), [chamber, unit]);
+  const plan = useMemo(() => wiringPlanOf(chamber, unit, namesOf(record, unit)), [chamber, unit, record]);
   const predicted = useMemo(() => (chamber.wiring.ownWork ? predict(plan) : null), [chamber, plan]);
   const lengths = useMemo(() => lengthsOf(plan), [plan]);
   const findings = wiringFindings(plan, chamber);
   const cord = cordFor(plan, Math.ceil(airInside(plan, chamber)));
-  const sound = predicted?.hypotheses[0];
   return (
     <>
       <RoomHead title="Wiring on paper" back={`/bench?c=${record.id}&at=wiring`} of={record.id}>
@@ -89,15 +90,15 @@ function Sheet({ record }: { record: ChamberRecord }) {
             carry.
           </p>
         )}
-        {predicted && sound && (
+        {predicted && (
           <>
             <Part title="Ladder">
-              <div className="overflow-x-auto">
+              <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="The ladder, moved sideways">
                 <Ladder plan={plan} picked={null} onPick={none} />
               </div>
             </Part>
             <Part title="Inside of the enclosure, to scale" page>
-              <div className="overflow-x-auto">
+              <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="The enclosure, moved sideways">
                 <Enclosure plan={plan} picked={null} onPick={none} system={system} />
               </div>
             </Part>
@@ -144,8 +145,9 @@ function Sheet({ record }: { record: ChamberRecord }) {
             </Part>
             <Part title="Proof by meter" page>
               <p className="max-w-prose">
-                Dead: plug pulled, main switch on. Live: shut, under a 60 W lamp, at the outlets alone. A pass says
-                nothing of insulation or of the quality of the earth, and never that it is safe.
+                Dead: {plan.wiring.laid === "cord" ? "every plug pulled" : "the circuit off and proved dead"}, main
+                switch on. Live: shut, under a 60 W lamp, at the outlets alone. A pass says nothing of insulation or of
+                the quality of the earth, and never that it is safe.
               </p>
               <table className="w-full text-left text-[0.875rem]">
                 <tbody>
@@ -153,7 +155,7 @@ function Sheet({ record }: { record: ChamberRecord }) {
                     <tr key={test.id} className="rule-line break-inside-avoid border-b">
                       <td className="py-0.5 pr-3">{test.live ? "live" : "dead"}</td>
                       <td className="pr-3">{test.says}</td>
-                      <td className="pr-3 font-semibold">{sayExpected(test, sound.intervals[i]!)}</td>
+                      <td className="pr-3 font-semibold">{sayExpected(test, soundIntervals(predicted, i))}</td>
                       <td className="rule-line w-20 border-b" aria-label="read" />
                     </tr>
                   ))}

@@ -26,7 +26,9 @@ for (const [kind, name] of asked) {
     const a = timed(() => runTrial(plain!));
     return { a, ratio: timed(() => runTrial(wet!)) / a };
   });
+  // What the water does to the devices is the chamber's own work: how often they start, without and with.
+  const starts = [plain!, wet!].map((t) => runTrial(t).metrics.devices.reduce((sum, d) => sum + d.starts, 0));
   console.log(
-    `${kind}, ${name}: trial of 7 days ${middle(pairs.map((p) => p.a)).toFixed(0)} ms without, times ${middle(pairs.map((p) => p.ratio)).toFixed(2)} with (aim at most 1.25)`,
+    `${kind}, ${name}: devices start ${starts.join(" and ")} times; trial of 7 days ${middle(pairs.map((p) => p.a)).toFixed(0)} ms without, times ${middle(pairs.map((p) => p.ratio)).toFixed(2)} with (aim at most 1.25)`,
   );
 }

@@ -2,20 +2,22 @@
 
 import { Printer } from "lucide-react";
 import Link from "next/link";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { unitKindTable } from "@/core/controller";
 import { mainsKinds, type Wiring } from "@/core/model";
 import { cautionsAt } from "@/core/safety";
-import { airInside, layoutOf, mainsTable, wiringFindings, wiringPlanOf } from "@/core/wiring";
+import { airInside, layoutOf, mainsTable, namesOf, wiringFindings, wiringPlanOf, type WiringPlan } from "@/core/wiring";
 import { Cautions, Fold } from "@/parts/common";
-import { measures } from "@/core/quantity";
-import { Choice, measureKind, plainKind, Select } from "@/parts/fields";
+import { Choice, plainKind, Select } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
+import { Consequences } from "./wiring/Consequences";
+import { HowWired } from "./wiring/HowWired";
 import { MeterProof } from "./wiring/MeterProof";
 import { OrderOfWork } from "./wiring/OrderOfWork";
+import { TerminalNames } from "./wiring/TerminalNames";
 import { WireList } from "./wiring/WireList";
 import { Enclosure, Ladder } from "@/parts/wiring";
 
@@ -28,7 +30,10 @@ export function WiringStation() {
   const { system } = usePreferences();
   const { wiring } = chamber;
   const [unit, setUnit] = useState(0);
-  const plan = wiringPlanOf(chamber, Math.min(unit, chamber.controllers.length - 1));
+  const which = Math.min(unit, chamber.controllers.length - 1);
+  // The same plan stays the same: what is worked out of it is not done anew at each reading that is typed.
+  const key = JSON.stringify(wiringPlanOf(chamber, which, namesOf(record, which)));
+  const plan = useMemo(() => JSON.parse(key) as WiringPlan, [key]);
   const findings = wiringFindings(plan, chamber);
   const [picked, setPicked] = useState<string | null>(null);
   const pick = (id: string) => setPicked(picked === id ? null : id);
@@ -62,10 +67,7 @@ export function WiringStation() {
         value={wiring.ownWork}
         hint="Then its conductors are listed and drawn, and proved by meter."
       />
-      <Fields
-        title="What is there"
-        note="As it stands on your own papers. The circuit at the wall is not looked at here."
-      >
+      <Fields title="What is there" note="As it stands on your own papers.">
         <Select
           label="Mains"
           value={wiring.mains}
@@ -73,6 +75,13 @@ export function WiringStation() {
           onChoose={(value) => set("mains", value, "mains")}
         />
         {number("breaker", "Breaker at the wall")}
+        <ValueField
+          at={{ section: "wiring", field: "otherWatts" }}
+          label="What else hangs on that circuit"
+          kind={plainKind("W", 50)}
+          value={wiring.otherWatts}
+          hint="At the same time: a freezer, a kettle, a lamp."
+        />
         {number("relayAmps", wiring.ownWork ? "Relay: resistive load" : "The unit\u2019s outlet: resistive load")}
         {number("relayMotorAmps", "… and a motor, running", "0: its paper does not say.")}
         {number("outletAmps", "Rating of an outlet")}
@@ -83,77 +92,12 @@ export function WiringStation() {
         value={wiring.residual}
         hint="Its button is pressed before each batch."
       />
-      {wiring.ownWork && (
-        <>
-          <Fields title="How it is wired">
-            {number("fuse", "A fuse of its own", "0: none.")}
-            <Select
-              label="Main switch"
-              value={wiring.mainSwitch}
-              options={[
-                { value: "both", label: "Opens both conductors" },
-                { value: "one", label: "Opens one" },
-                { value: "none", label: "None: the plug is pulled" },
-              ]}
-              onChoose={(value) => set("mainSwitch", value, "main switch")}
-            />
-            <Select
-              label="Outlets"
-              value={wiring.outlets}
-              options={[
-                { value: "two", label: "Two single ones" },
-                { value: "twin", label: "A twin socket, its link broken" },
-              ]}
-              onChoose={(value) => set("outlets", value, "outlets")}
-            />
-            <Select
-              label="Relays"
-              value={wiring.relay}
-              options={[
-                { value: "mechanical", label: "Mechanical" },
-                { value: "solid", label: "Solid-state" },
-              ]}
-              onChoose={(value) => set("relay", value, "relays")}
-            />
-            <ValueField
-              at={{ section: "wiring", field: "cordLength" }}
-              label="Length of the cord"
-              kind={measureKind(measures.length, system)}
-              value={wiring.cordLength}
-            />
-            <ValueField
-              at={{ section: "wiring", field: "supply" }}
-              label="Supply of 12 V, for a fan"
-              kind={plainKind("W", 1)}
-              value={wiring.supply}
-              hint="0: there is none."
-            />
-          </Fields>
-          <div className="grid gap-1">
-            <ToggleField
-              at={{ section: "wiring", field: "plugTurns" }}
-              label="The plug goes in both ways round"
-              value={wiring.plugTurns}
-            />
-            <ToggleField
-              at={{ section: "wiring", field: "metalBox" }}
-              label="The enclosure is of metal"
-              value={wiring.metalBox}
-            />
-            {wiring.outlets === "twin" && (
-              <ToggleField
-                at={{ section: "wiring", field: "linkBroken" }}
-                label="The link on the live side is broken"
-                value={wiring.linkBroken}
-                hint="Some twin sockets, and all with residual-current protection, cannot be split: take two single ones."
-              />
-            )}
-          </div>
-        </>
-      )}
+      {wiring.ownWork && <HowWired plan={plan} />}
       <section className="grid gap-3" aria-label="What the plan says" aria-live="polite">
         <h3 className="text-lg">
-          {findings.length === 0 ? "Nothing speaks against this plan" : "What speaks against this plan"}
+          {findings.every((f) => f.severity === "note")
+            ? "Nothing speaks against this plan"
+            : "What speaks against this plan"}
         </h3>
         <ul className="grid max-w-prose gap-2">
           {findings.map((f) => (
@@ -167,7 +111,7 @@ export function WiringStation() {
         <>
           <section className="grid gap-2" aria-label="The drawing">
             <h3 className="text-lg">The drawing</h3>
-            <div className="overflow-x-auto">
+            <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="The drawing, moved sideways">
               <Ladder plan={plan} picked={picked} onPick={pick} />
             </div>
           </section>
@@ -178,16 +122,22 @@ export function WiringStation() {
               off {Math.round(layoutOf(plan).watts)}&nbsp;W, and the air inside comes to some{" "}
               {Math.ceil(airInside(plan, chamber))} °C in the warmest room.
             </p>
-            <div className="overflow-x-auto">
+            <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="The enclosure, moved sideways">
               <Enclosure plan={plan} picked={picked} onPick={pick} system={system} />
             </div>
           </section>
           <WireList plan={plan} picked={picked} onPick={pick} />
+          <Fold summary={"Terminals as your unit\u2019s paper names them"} part="names">
+            <TerminalNames key={plan.unit} plan={plan} />
+          </Fold>
+          <Fold summary="What one fault would do" part="faults">
+            <Consequences plan={plan} />
+          </Fold>
           <Fold summary="Order of the work, photo, holes" part="work">
             <OrderOfWork plan={plan} />
           </Fold>
           <Fold summary="Proof by meter" part="proof">
-            <MeterProof key={JSON.stringify(plan)} plan={plan} />
+            <MeterProof key={key} plan={plan} />
           </Fold>
           <Link
             href={`/wiring?c=${record.id}${plan.unit > 0 ? `&u=${plan.unit}` : ""}`}

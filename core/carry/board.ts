@@ -23,9 +23,7 @@ export interface BoardLoad {
 export function loadOn({ vessels, cabinet }: Pick<Chamber, "vessels" | "cabinet">): BoardLoad {
   const inside = insideOf(cabinet);
   const feet = vessels.flatMap((v) =>
-    isFlat(v)
-      ? []
-      : Array.from({ length: v.count }, () => ({ mass: massOf(v) * VESSEL, side: outlineOf(v).radius * 2 })),
+    isFlat(v) ? [] : Array.from({ length: v.count }, () => ({ mass: massOf(v) * VESSEL, side: outlineOf(v).foot * 2 })),
   );
   const flat = vessels.filter(isFlat).reduce((sum, v) => sum + massOf(v) * v.count, 0);
   const mass = feet.reduce((sum, f) => sum + f.mass, 0) + flat;

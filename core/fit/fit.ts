@@ -2,7 +2,7 @@ import { insideOf, isBath, isVesselItself, vesselName } from "../chamber";
 import type { Chamber, LoadedVessel } from "../model";
 import { outlineOf, extents, fullHeight, type Outline } from "./outline";
 import { mostOf, place, type Placed, type Wanted } from "./place";
-import { TO_WALLS } from "./collide";
+import { pastRim, TO_WALLS } from "./collide";
 import { spaceOf, type Space } from "./space";
 
 /** What keeps a vessel out, m; 0: nothing of that kind. */
@@ -12,6 +12,8 @@ export interface Short {
   height: number;
   under: string;
   width: number;
+  /** What it is missing that in: between the walls, or through the opening. */
+  between: "walls" | "opening";
   /** It would go in by itself: the others take its place. */
   crowded: boolean;
 }
@@ -34,7 +36,7 @@ export const isFlat = ({ form }: Pick<LoadedVessel, "form">): boolean => form ==
 const ONE_BY_ONE = 60;
 
 /** What a vessel is missing on the level where it misses least. */
-function shortOf(space: Space, o: Outline): Pick<Short, "height" | "under" | "width"> {
+function shortOf(space: Space, o: Outline): Pick<Short, "height" | "under" | "width" | "between"> {
   const over = (z: number) => {
     const lids = space.blocks.filter((b) => b.z0 > z + 1e-9 && b.x1 - b.x0 >= space.width - 1e-9);
     const lowest = lids.reduce((low, b) => (b.z0 < low.z0 ? b : low), { z0: space.height, name: "the ceiling" });
@@ -48,7 +50,25 @@ function shortOf(space: Space, o: Outline): Pick<Short, "height" | "under" | "wi
       ? 2 * (Math.max(side, front) + TO_WALLS) - space.width
       : Math.max(2 * (side + TO_WALLS) - space.width, front + back + 2 * TO_WALLS - space.depth);
   });
-  return { height: Math.max(0, best.missing), under: best.name, width: Math.max(0, Math.min(...widths)) };
+  const [walls, rim] = [Math.max(0, Math.min(...widths)), pastRim(space, o)];
+  return {
+    height: Math.max(0, best.missing),
+    under: best.name,
+    width: Math.max(walls, rim),
+    between: rim > walls ? "opening" : "walls",
+  };
+}
+
+/** Asked anew at each step of a drag, and always of the same few: whether one goes in does not depend on where it stands. */
+const asked = new Map<string, boolean>();
+function goesIn(space: Space, outline: Outline): boolean {
+  const key = JSON.stringify([space, outline]);
+  const known = asked.get(key);
+  if (known !== undefined) return known;
+  if (asked.size > 50) asked.clear();
+  const goes = mostOf(space, outline, 1) > 0;
+  asked.set(key, goes);
+  return goes;
 }
 
 /** Whether all that stands in a box goes in, where each of them stands, and what is missing where one does not. */
@@ -74,9 +94,9 @@ export function boxFit(chamber: Pick<Chamber, "cabinet" | "build" | "vessels">):
   const troubled = [...new Set(placed.filter((p) => p.hits.length > 0).map((p) => p.id))];
   const shorts = troubled.map((id): Short => {
     const outline = outlineOf(vessels.find((v) => v.id === id)!);
-    const alone = mostOf(space, outline, 1) > 0;
+    const alone = goesIn(space, outline);
     return alone
-      ? { vessel: id, height: 0, under: "", width: 0, crowded: true }
+      ? { vessel: id, height: 0, under: "", width: 0, between: "walls", crowded: true }
       : { vessel: id, ...shortOf(space, outline), crowded: false };
   });
   // In a pot pieces lie in the water, whatever its shape.

@@ -1,4 +1,4 @@
-import { hasLid, massOf } from "../chamber";
+import { hasLid, isRound, massOf } from "../chamber";
 import type { Chamber, LoadedVessel } from "../model";
 
 /** Getting a full vessel into the box. */
@@ -27,4 +27,21 @@ export function liftOf({ cabinet }: Pick<Chamber, "cabinet">, vessel: LoadedVess
   const most = rim ? OVER_RIM : CLOSE;
   const hands = mass <= most ? "one" : mass <= most * TWO ? "two" : rim ? "fill it there" : "two";
   return { height: rim ? cabinet.height + cabinet.collar : 0.15, mass, hands };
+}
+
+/** Room that a door or a lid takes as it opens, m: out in front of the box, and up from the ground. */
+export interface Swing {
+  front: number;
+  /** 0: the box opens to the front. */
+  up: number;
+}
+
+/**
+ * A door that hangs on one side swings out by the width of the box; a lid that hangs at the back
+ * stands up by the depth. Round ones are lifted off.
+ */
+export function swingOf({ cabinet }: Pick<Chamber, "cabinet">): Swing {
+  const { kind, width, depth, height, collar } = cabinet;
+  if (isRound(kind)) return { front: 0, up: 0 };
+  return hasLid(kind) ? { front: 0, up: height + collar + depth } : { front: width, up: 0 };
 }

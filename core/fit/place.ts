@@ -1,6 +1,6 @@
 import type { Spot } from "../model";
-import { hitsOf, BETWEEN, TO_WALLS, type Hit, type Stood } from "./collide";
-import { extents, fullHeight, type Outline, type Standing } from "./outline";
+import { hitsOf, standsFree, BETWEEN, TO_WALLS, type Hit, type Stood } from "./collide";
+import { extents, fullHeight, ringsOf, widest, type Outline, type Standing } from "./outline";
 import type { Level, Space } from "./space";
 
 /** A vessel that has to stand somewhere: where it was put by hand, or wherever it can. */
@@ -45,15 +45,23 @@ function places(space: Space, level: Level, o: Outline, turned: boolean, stood: 
   const { side, front, back } = extents(o, turned);
   const xs = [TO_WALLS + side, space.width - TO_WALLS - side, space.width / 2, (level.x0 + level.x1) / 2];
   const ys = [TO_WALLS + back, space.depth - TO_WALLS - front, space.depth / 2, (level.y0 + level.y1) / 2];
-  const round: { x: number; y: number; d: number }[] = stood.map((s) => ({
-    x: s.at.x,
-    y: s.at.y,
-    d: s.outline.radius + o.radius + BETWEEN,
-  }));
+  // Of one that tapers each slice may be what touches.
+  const radii = [...new Set(ringsOf(o).map((ring) => ring.r))];
+  const round: { x: number; y: number; d: number }[] = stood.flatMap((s) =>
+    [...new Set(ringsOf(s.outline).map((ring) => ring.r))].flatMap((its) =>
+      radii.map((r) => ({ x: s.at.x, y: s.at.y, d: its + r + BETWEEN })),
+    ),
+  );
   for (const b of space.blocks) {
-    xs.push(b.x0 - TO_WALLS - side, b.x1 + TO_WALLS + side);
-    ys.push(b.y0 - TO_WALLS - front, b.y1 + TO_WALLS + back);
-    for (const x of [b.x0, b.x1]) for (const y of [b.y0, b.y1]) round.push({ x, y, d: o.radius + TO_WALLS });
+    const clear = b.clear ?? TO_WALLS;
+    xs.push(b.x0 - clear - side, b.x1 + clear + side);
+    ys.push(b.y0 - clear - front, b.y1 + clear + back);
+    for (const r of radii) {
+      // What has handles or a tap may still touch with its body.
+      if (r !== side) xs.push(b.x0 - clear - r, b.x1 + clear + r);
+      if (r !== front || r !== back) ys.push(b.y0 - clear - r, b.y1 + clear + r);
+      for (const x of [b.x0, b.x1]) for (const y of [b.y0, b.y1]) round.push({ x, y, d: r + clear });
+    }
   }
   if (space.round) {
     const centre = space.width / 2;
@@ -109,7 +117,7 @@ function* waysOf(
         if (++search.looks > MOST_LOOKS) return;
         if (!carried(level, x, y)) continue;
         const at = { x, y, z: level.z, turned };
-        if (hitsOf(space, { outline: o, at }, stood).length === 0) yield { ...at, on: level.on };
+        if (standsFree(space, { outline: o, at }, stood)) yield { ...at, on: level.on };
       }
 }
 
@@ -117,7 +125,7 @@ function* waysOf(
 function inTheMiddle(space: Space, { id, name, outline }: Wanted): Placed | null {
   for (const { on, z, x0, x1, y0, y1 } of space.levels) {
     const at = { x: (x0 + x1) / 2, y: (y0 + y1) / 2, z, turned: false };
-    if (hitsOf(space, { outline, at }, []).length === 0) return { id, name, outline, on, at, hits: [] };
+    if (standsFree(space, { outline, at }, [])) return { id, name, outline, on, at, hits: [] };
   }
   return null;
 }
@@ -138,7 +146,7 @@ export function place(space: Space, wanted: readonly Wanted[]): Placed[] {
   wanted.filter((w) => w.spot).forEach((w, i) => result.set(w, fixed[i]!));
   const free = wanted
     .filter((w) => !w.spot)
-    .sort((a, b) => b.outline.radius - a.outline.radius || fullHeight(b.outline) - fullHeight(a.outline));
+    .sort((a, b) => widest(b.outline) - widest(a.outline) || fullHeight(b.outline) - fullHeight(a.outline));
   // One by itself stands in the middle where it can.
   const alone = wanted.length === 1 && free[0] ? inTheMiddle(space, free[0]) : null;
   if (alone) return [alone];
@@ -180,7 +188,8 @@ const MANY = 12;
 
 /** How many of one vessel fit at most: in rows, or where there are few by putting in one after the other. */
 export function mostOf(space: Space, outline: Outline, most = 60): number {
-  const rows = lattice(space, outline).length;
+  // Whether one goes in at all needs no rows.
+  const rows = most === 1 ? 0 : lattice(space, outline).length;
   if (rows >= Math.min(MANY, most)) return rows;
   const stood: Placed[] = [];
   const search: Search = { looks: 0 };
@@ -194,31 +203,81 @@ export function mostOf(space: Space, outline: Outline, most = 60): number {
   return Math.max(stood.length, rows);
 }
 
-/** Places in straight rows or in staggered ones, whichever takes more, on each level. */
-function lattice(space: Space, o: Outline): (Standing & { on: Spot["on"] })[] {
-  if (space.round) return [];
+type Place = Standing & { on: Spot["on"] };
+
+/** Places in straight rows or in staggered ones, or in a round box around its middle, whichever takes more, on each level. */
+function lattice(space: Space, o: Outline): Place[] {
   return space.levels.flatMap((level) => {
-    let best: (Standing & { on: Spot["on"] })[] = [];
-    for (const turned of [false, true]) {
-      const { side, front, back } = extents(o, turned);
-      const [dx, dy] = [2 * side + BETWEEN, front + back + BETWEEN];
-      for (const stagger of o.handles + o.tap > 0 ? [false] : [false, true]) {
-        const found: typeof best = [];
-        const step = stagger ? (dy * Math.sqrt(3)) / 2 : dy;
-        for (let row = 0, y = level.y0 + TO_WALLS + back; y <= level.y1 - TO_WALLS - front + 1e-9; y += step, row++)
-          for (
-            let x = level.x0 + TO_WALLS + side + (stagger && row % 2 === 1 ? dx / 2 : 0);
-            x <= level.x1 - TO_WALLS - side + 1e-9;
-            x += dx
-          ) {
-            const at = { x, y, z: level.z, turned };
-            if (hitsOf(space, { outline: o, at }, []).length === 0) found.push({ ...at, on: level.on });
-          }
-        if (found.length > best.length) best = found;
-      }
-    }
-    return best;
+    const free = (x: number, y: number, turned: boolean): Place[] => {
+      const at = { x, y, z: level.z, turned };
+      const stands = carried(level, x, y) && standsFree(space, { outline: o, at }, []);
+      return stands ? [{ ...at, on: level.on }] : [];
+    };
+    const ways = space.round ? around(space, o, free) : inRowsOn(level, o, free);
+    return ways.reduce((best, way) => (way.length > best.length ? way : best), [] as Place[]);
   });
+}
+
+type Free = (x: number, y: number, turned: boolean) => Place[];
+
+function inRowsOn(level: Level, o: Outline, free: Free): Place[][] {
+  return [false, true].flatMap((turned) => {
+    const { side, front, back } = extents(o, turned);
+    const [dx, dy] = [2 * side + BETWEEN, front + back + BETWEEN];
+    return (o.handles + o.tap > 0 ? [false] : [false, true]).map((stagger) => {
+      const found: Place[] = [];
+      const step = stagger ? (dy * Math.sqrt(3)) / 2 : dy;
+      for (let row = 0, y = level.y0 + TO_WALLS + back; y <= level.y1 - TO_WALLS - front + 1e-9; y += step, row++)
+        for (
+          let x = level.x0 + TO_WALLS + side + (stagger && row % 2 === 1 ? dx / 2 : 0);
+          x <= level.x1 - TO_WALLS - side + 1e-9;
+          x += dx
+        )
+          found.push(...free(x, y, turned));
+      return found;
+    });
+  });
+}
+
+/** In a round box: rings from the wall inwards with one or none in the middle, or staggered rows about the middle. */
+function around({ width }: Space, o: Outline, free: Free): Place[][] {
+  const centre = width / 2;
+  const { side, front } = extents(o, false);
+  const r = Math.max(side, front);
+  const step = 2 * r + BETWEEN;
+  const rings: Place[] = [];
+  for (let at = centre - TO_WALLS - r; at >= -1e-9; at -= step) {
+    // So many stand on a ring that a chord from one to the next is a step.
+    const many = at < step / 2 ? 1 : Math.floor(Math.PI / Math.asin(step / 2 / at) + 1e-9);
+    const out = many === 1 ? 0 : at;
+    for (let k = 0; k < many; k++)
+      rings.push(
+        ...free(
+          centre + out * Math.cos((2 * Math.PI * k) / many),
+          centre + out * Math.sin((2 * Math.PI * k) / many),
+          false,
+        ),
+      );
+  }
+  const rows = [
+    [0, 0],
+    [step / 2, 0],
+    [step / 2, step / (2 * Math.sqrt(3))],
+  ].map(([ox, oy]) => {
+    const found: Place[] = [];
+    const most = Math.ceil(width / step) + 1;
+    for (let row = -most; row <= most; row++)
+      for (let i = -most; i <= most; i++)
+        found.push(
+          ...free(
+            centre + ox! + (i + (Math.abs(row) % 2) / 2) * step,
+            centre + oy! + (row * step * Math.sqrt(3)) / 2,
+            false,
+          ),
+        );
+    return found;
+  });
+  return [rings, ...rows];
 }
 
 /** Vessels that are all alike stand in rows, where rows take them. */

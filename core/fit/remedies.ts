@@ -1,12 +1,15 @@
 import type { Chamber, Edit, LoadedVessel } from "../model";
 import { boxFit, isFlat, type Short } from "./fit";
+import { thingNames } from "./things";
 
 /** A way to make it fit; each was tried. */
 export interface FitRemedy {
   id: string;
   /** What it takes, m or m³, for the sentence that the screen makes. */
-  kind: "turn" | "shelf" | "doorShelf" | "collar" | "blowOff" | "smaller" | "fewer";
+  kind: "turn" | "shelf" | "doorShelf" | "thing" | "collar" | "blowOff" | "smaller" | "fewer";
   amount: number;
+  /** What is in the way, where it is that which gives way. */
+  what?: string;
   edits: Edit[];
 }
 
@@ -42,6 +45,21 @@ export function fitRemedies(chamber: Fitted): FitRemedy[] {
   if (build.shelfAt > 0) asked.push({ id: "shelf", kind: "shelf", amount: 0, edits: [set("build", "shelfAt", 0)] });
   if (build.doorShelf > 0)
     asked.push({ id: "doorShelf", kind: "doorShelf", amount: 0, edits: [set("build", "doorShelf", 0)] });
+  build.things.forEach(({ kind }, i) =>
+    asked.push({
+      id: `thing-${i}`,
+      kind: "thing",
+      amount: i,
+      what: thingNames[kind],
+      edits: [
+        set(
+          "build",
+          "things",
+          build.things.filter((_, k) => k !== i),
+        ),
+      ],
+    }),
+  );
   const tall = now.shorts.filter((s) => s.height > 0);
   const hoses = tall.map(of).filter((v) => v.above > HOSE);
   if (hoses.length > 0)

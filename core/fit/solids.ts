@@ -7,6 +7,8 @@ export interface Block {
   y1: number;
   z0: number;
   z1: number;
+  /** Air that a body keeps to it, m; without it what is usual. */
+  clear?: number;
 }
 
 /** An upright cylinder in the same coordinates. */

@@ -1,6 +1,7 @@
 import { insideOf, isRound } from "../chamber";
 import type { Chamber, Spot } from "../model";
 import type { Block } from "./solids";
+import { thingNames } from "./things";
 
 /** Something to stand on: where it lies, and its height over the floor, m. */
 export interface Level {
@@ -18,6 +19,8 @@ export interface Space {
   depth: number;
   height: number;
   round: boolean;
+  /** How far the rim of the opening stands in on each side. */
+  rim: number;
   blocks: Block[];
   levels: Level[];
 }
@@ -48,5 +51,21 @@ export function spaceOf({ cabinet, build }: Pick<Chamber, "cabinet" | "build">):
     blocks.push({ name: "the shelves in the door", ...whole, y0: depth - build.doorShelf, z0: 0, z1: height });
   if (build.ceiling > 0)
     blocks.push({ name: "what hangs from the ceiling", ...whole, z0: height - build.ceiling, z1: height });
-  return { width, depth, height, round, blocks, levels };
+  const kinds = build.things.map((t) => t.kind);
+  build.things.forEach((t, i) => {
+    // Several of one kind are told apart by their place in the list.
+    const several = kinds.filter((k) => k === t.kind).length > 1;
+    const number = several ? ` (${kinds.slice(0, i + 1).filter((k) => k === t.kind).length})` : "";
+    blocks.push({
+      name: `${thingNames[t.kind]}${number}`,
+      x0: t.x,
+      x1: t.x + t.width,
+      y0: t.y,
+      y1: t.y + t.depth,
+      z0: t.z,
+      z1: t.z + t.height,
+      clear: t.clear,
+    });
+  });
+  return { width, depth, height, round, rim: build.rim, blocks, levels };
 }

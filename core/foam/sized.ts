@@ -1,4 +1,4 @@
-import { BETWEEN, fullHeight, insideForLayers, isFlat, outlineOf, TO_WALLS } from "../fit";
+import { BETWEEN, fullHeight, insideForLayers, isFlat, outlineOf, TO_WALLS, widest } from "../fit";
 import type { Chamber, Edit, LoadedVessel } from "../model";
 
 interface Inside {
@@ -25,7 +25,8 @@ function insides(vessel: LoadedVessel, extra: number): Inside[] {
       }
       if (over > 1) continue;
       const o = outlineOf(vessel);
-      const row = (n: number, off: number) => n * 2 * (o.radius + off) + (n - 1) * BETWEEN + 2 * TO_WALLS;
+      const row = (n: number, off: number) =>
+        n * 2 * Math.max(widest(o), o.radius + off) + (n - 1) * BETWEEN + 2 * TO_WALLS;
       found.push({ width: row(across, o.handles), depth: row(behind, o.tap), height: fullHeight(o) + extra });
     }
   return found;

@@ -4,6 +4,21 @@ import { idField, quantityField } from "./fields";
 export const boardMaterials = ["softwood", "plywood", "hardwood", "steel", "stainless", "aluminium"] as const;
 export const jointKinds = ["butt", "rebate", "mitre"] as const;
 
+export const thingKinds = ["heater", "fan", "absorber", "cable", "drain", "rail", "plate", "tray", "other"] as const;
+
+/** Something fixed inside and in the way: its left, back, lower corner, its size, and the air it has to keep, m. */
+export const thing = z.strictObject({
+  kind: z.enum(thingKinds),
+  x: quantityField(0, 3),
+  y: quantityField(0, 3),
+  z: quantityField(0, 3),
+  width: quantityField(0.002, 3),
+  depth: quantityField(0.002, 3),
+  height: quantityField(0.002, 3),
+  clear: quantityField(0, 0.5),
+});
+export type Thing = z.infer<typeof thing>;
+
 /** What is inside a box and in the way of what stands in it, what carries it, and a foam box that one makes. Lengths in m. */
 export const buildShape = {
   /** Hump over the compressor at the back: how wide, deep and high; a width of 0 is the whole width. */
@@ -15,6 +30,10 @@ export const buildShape = {
   /** Depth that shelves in the door take; what hangs from the ceiling: a plate, a light, a lid's inner face. */
   doorShelf: quantityField(0, 0.5),
   ceiling: quantityField(0, 0.5),
+  /** How far the rim of a lid's opening stands in on each side. */
+  rim: quantityField(0, 0.3),
+  /** Heater, fan, absorber, cable, drain, rails, cold plate. */
+  things: z.array(thing).check(z.maxLength(20)),
   /** The board or plate under the load: what of, how thick, how many edges it lies on, how much safer than it need be. */
   boardMaterial: z.enum(boardMaterials),
   boardThickness: quantityField(0.0005, 0.1),
@@ -48,6 +67,11 @@ export type Spot = z.infer<typeof spot>;
 export const outlineShape = {
   bodyHeight: quantityField(0, 3),
   bodyWidth: quantityField(0, 3),
+  /** Width at the foot where it tapers; how high its legs are; its lid: how high above the body, how far over it. */
+  footWidth: quantityField(0, 3),
+  legs: quantityField(0, 1),
+  lidHeight: quantityField(0, 0.5),
+  lidOver: quantityField(0, 0.3),
   /** Airlock, blow-off or valve above it. */
   above: quantityField(0, 1),
   /** Room to reach over it and take a sample. */

@@ -167,6 +167,13 @@ const toNine = (raw: RawRecord): RawRecord => ({
   work: { done: [], meter: {}, photo: null },
 });
 
+/** Version 10: outlets with two cords, things that are in the way, whole outlines; names of a unit's terminals. */
+const toTen = (raw: RawRecord): RawRecord => ({
+  ...raw,
+  schemaVersion: 10,
+  work: { ...(raw.work as object), names: {} },
+});
+
 export const chamberSteps: LiftSteps = {
   1: toTwo,
   2: toThree,
@@ -176,6 +183,7 @@ export const chamberSteps: LiftSteps = {
   6: toSeven,
   7: toEight,
   8: toNine,
+  9: toTen,
 };
 export const preferencesSteps: LiftSteps = {
   1: (raw) => ({ ...raw, schemaVersion: 2, quickTrialDays: 1 }),

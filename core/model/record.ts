@@ -111,10 +111,12 @@ export const chamberFieldsOf = (part: typeof sparse) =>
     readings: z.array(reading).check(z.maxLength(400)),
     /** Findings about limits that the person knows and passes all the same, by their keys. */
     ownWay: z.array(z.string().check(z.minLength(1), z.maxLength(120))).check(z.maxLength(40)),
-    /** The work on the wiring: steps that are done, what a meter read, a photo of it (JPEG) as it was finished. */
+    /** The work on the wiring: steps that are done, what a meter read, names of terminals, a photo of it (JPEG). */
     work: z.strictObject({
       done: z.array(z.string().check(z.maxLength(40))).check(z.maxLength(40)),
       meter: z.record(z.string().check(z.maxLength(40)), quantityField(0, 1e7)),
+      /** Terminals as the unit's own paper names them. */
+      names: z.record(z.string().check(z.maxLength(40)), z.string().check(z.maxLength(24))),
       photo: z.nullable(
         z.string().check(z.maxLength(PHOTO_LENGTH), z.regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, "No JPEG.")),
       ),

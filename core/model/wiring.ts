@@ -12,6 +12,8 @@ export const wiringShape = {
   /** What protects the circuit at the wall, and a fuse of its own in the cord; 0: none. */
   breaker: quantityField(1, 63),
   fuse: quantityField(0, 32),
+  /** What else hangs on the same circuit and may run at the same time, W. */
+  otherWatts: quantityField(0, 20_000),
   /** Residual-current protection before it. */
   residual: z.boolean(),
   mainSwitch: z.enum(["none", "one", "both"]),
@@ -20,11 +22,27 @@ export const wiringShape = {
   linkBroken: z.boolean(),
   /** Rating of an outlet. */
   outletAmps: quantityField(1, 63),
-  relay: z.enum(["mechanical", "solid"]),
+  /** A contactor has two poles and a coil for the mains. */
+  relay: z.enum(["mechanical", "solid", "contactor"]),
+  /** Where mechanical relays are: the others stand outside of the unit. */
+  relaysIn: z.enum(["unit", "outside"]),
   relayAmps: quantityField(0.5, 100),
   /** What it may switch of a motor; 0: its paper does not say. */
   relayMotorAmps: quantityField(0, 100),
   cordLength: quantityField(0.3, 30),
+  /** By cord and plug, or fixed: in a wall that insulates, in pipe or duct on it, clipped to it (IEC 60364-5-52). */
+  laid: z.enum(["cord", "A1", "B1", "C"]),
+  /** What cools has a cord, and a circuit, of its own. */
+  secondCord: z.boolean(),
+  /** A one-shot thermal cut-out in series with the heater, which no electronics decide over. */
+  cutOut: z.boolean(),
+  /** A small lamp at each outlet that says when it is live. */
+  pilots: z.boolean(),
+  /** What is plugged in is double insulated and needs no earth. */
+  heatDouble: z.boolean(),
+  coldDouble: z.boolean(),
+  /** Symbols of the drawing: those of the mains' region, or of IEC 60617 or ANSI Y32 by preference. */
+  symbols: z.enum(["region", "iec", "ansi"]),
   metalBox: z.boolean(),
   /** What a supply of 12 V feeds beyond the barrier, W: a fan, a lamp; 0: there is none. */
   supply: quantityField(0, 200),

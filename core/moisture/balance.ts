@@ -156,29 +156,51 @@ function solved(air: AirWater, around: Around, humidifying: number, drying: numb
   return w;
 }
 
+/** What the devices do in the step that `withDevices` has just worked out, kg/s: numbers without a list for them. */
+let misted = 0;
+let dried = 0;
+
+/**
+ * The vapour at the end of a step, with a humidifier and a dehumidifier for the share of it that they run. What flows in
+ * falls with more vapour: whether a step ends below or above what a device holds is told by what would be missing there.
+ */
+function withDevices(air: AirWater, around: Around): number {
+  const { volume, span, humidifier, dehumidifier } = around;
+  misted = 0;
+  dried = 0;
+  if (humidifier.most > 0) {
+    const { at, most } = humidifier;
+    const asks = (volume * (at - air.vapour)) / span - inflow(air, around, at, 0);
+    if (asks > 0) {
+      misted = Math.min(asks, most);
+      return asks <= most ? at : solved(air, around, most, 0);
+    }
+  }
+  if (dehumidifier.conductance > 0) {
+    const { conductance, vapour } = dehumidifier;
+    const at = Math.max(dehumidifier.at, vapour);
+    const asks = inflow(air, around, at, 0) - (volume * (at - air.vapour)) / span;
+    if (asks > 0) {
+      const whole = asks > conductance * (at - vapour);
+      const w = whole ? solved(air, around, 0, conductance) : at;
+      dried = whole ? conductance * Math.max(0, w - vapour) : asks;
+      return w;
+    }
+  }
+  return solved(air, around, 0, 0);
+}
+
+/** The vapour that a step would end with, kg/m³; nothing is moved. */
+export const vapourAfter = (air: AirWater, around: Around): number => withDevices(air, around);
+
 /**
  * Moves the water on by a step, implicitly: however long it is against the minutes in which air follows its surfaces, it
  * stays between them. Nothing is lost: what the books below say is what the air, the films and the absorber have.
  * An on/off humidifier or dehumidifier runs for the share of the step that holds the air where it is to hold it.
  */
 export function stepAir(air: AirWater, around: Around): void {
-  const { volume, span, humidifier, dehumidifier, wet, surfaces, absorber } = around;
-  let w = solved(air, around, 0, 0);
-  let dried = 0;
-  let misted = 0;
-  if (humidifier.most > 0 && w < humidifier.at) {
-    const { at, most } = humidifier;
-    const asks = (volume * (at - air.vapour)) / span - inflow(air, around, at, 0);
-    misted = Math.min(asks, most);
-    w = asks <= most ? at : solved(air, around, most, 0);
-  } else if (dehumidifier.conductance > 0 && w > dehumidifier.at && w > dehumidifier.vapour) {
-    const { conductance, vapour } = dehumidifier;
-    const at = Math.max(dehumidifier.at, vapour);
-    const asks = inflow(air, around, at, 0) - (volume * (at - air.vapour)) / span;
-    const whole = asks > conductance * (at - vapour);
-    w = whole ? solved(air, around, 0, conductance) : at;
-    dried = whole ? conductance * Math.max(0, w - vapour) : asks;
-  }
+  const { volume, span, wet, surfaces, absorber } = around;
+  const w = withDevices(air, around);
   // Each flow at the end of the step; what rounding leaves over is the air's own.
   const breathed = around.breathing * (around.room - w);
   let into = around.given + breathed + misted - dried;

@@ -1,6 +1,6 @@
 import { FAN_FILM, type Network } from "../chamber";
 import type { Chamber } from "../model";
-import { copyAir, drain, freeze, relativeHumidity, saturated, stepAir, vapourIn } from "../moisture";
+import { drain, freeze, relativeHumidity, saturated, stepAir, vapourAfter, vapourIn } from "../moisture";
 import { ENDS, GEL, MASS_FROM_HEAT, type Moist, type MoistState } from "./moistState";
 import type { Run } from "./run";
 
@@ -23,12 +23,13 @@ const LEAST = 0.02;
 
 /**
  * How often the water is moved on, s: a compressor's plate turns cold and warm within minutes, and the products move at
- * every so many of its steps or it at theirs.
+ * every so many of its steps or it at theirs. Twice a products' step comes to what thrice comes to, within 1 % of what
+ * dries; fifteen times as often, sausage between a humidifier and a dehumidifier gives off 7 % more.
  */
 export function moistHold({ network }: Run, products: number): number {
   const cold = network.coolers.some((c) => c.law.power > 0);
   if (!cold) return Math.max(products, 300);
-  return products < 120 ? 2 * products : products / 3;
+  return products < 120 ? 2 * products : products / 2;
 }
 
 /** Conductance for vapour between the air and each surface: from the film that heat has there. */
@@ -68,8 +69,8 @@ function place(moist: Moist, network: Network, chamber: Chamber): void {
   for (const { surfaces } of moist.around) surfaces.conductance.set(conductance);
 }
 
-/** Fills in what the air meets over the coming span, for each end of the estimates. */
-function meet({ state, network, input, rooms }: Run, moist: Moist, span: number, power: boolean): void {
+/** Fills in what the air meets over the coming span, as is usual, and for each end of the estimates where they move too. */
+function meet({ state, network, input, rooms }: Run, moist: Moist, span: number, power: boolean, upTo: number): void {
   const { chamber } = input;
   const { moisture, vessels } = chamber;
   const m = state.moisture!;
@@ -101,7 +102,7 @@ function meet({ state, network, input, rooms }: Run, moist: Moist, span: number,
   wetAt[0] = tray;
   for (let v = 0; v < vessels.length; v++) if (moist.wetBy[v]! > 0) wetAt[1 + v] = saturated(x[nodes[first + v]!]!);
   wetAt[dries] = dryingAt;
-  for (let k = 0; k < ends.length; k++) {
+  for (let k = 0; k < upTo; k++) {
     const around = ends[k]!;
     const { breathes, wet } = ENDS[k]!;
     around.span = span;
@@ -138,14 +139,12 @@ export function humidityAhead(run: Run, span: number, power: boolean): number | 
   if (!moist || !m) return null;
   if (!moist.dries) return m.humidity[0]!;
   const air = state.x[network.air]!;
-  meet(run, moist, span, power);
+  meet(run, moist, span, power, 1);
   const usual = moist.around[0]!;
-  const ahead = copyAir(m.air[0]!);
   usual.given = 0;
   usual.wet.conductance[usual.wet.conductance.length - 1] = moist.drying;
-  stepAir(ahead, usual);
-  m.felt = ahead.vapour;
-  return Math.min(1, relativeHumidity(ahead.vapour, air));
+  m.felt = vapourAfter(m.air[0]!, usual);
+  return Math.min(1, relativeHumidity(m.felt, air));
 }
 
 /** Moves the water on over the coming span and says whether the heat that goes with it has changed. */
@@ -157,15 +156,15 @@ export function moveMoisture(run: Run, span: number, power: boolean): boolean {
   let given = 0;
   for (let v = 0; v < evaporated.length; v++) given += evaporated[v]!;
   m.given = given / PRODUCT_EVAPORATION;
-  meet(run, moist, span, power);
+  // The ends of the estimates move on at every second step, by twice as much.
+  const upTo = (m.moves++ & 1) === 1 ? moist.around.length : 1;
+  meet(run, moist, span, power, upTo);
   const air = x[network.air]!;
   const { scratch: heat, heats, nodes, surfaces, areas, drains, around: ends } = moist;
   heat.fill(0);
   const usual = m.air[0]!;
   const { humidified, dehumidified } = usual;
-  // The ends of the estimates move on at every second step, by twice as much.
-  const all = (m.moves++ & 1) === 1;
-  for (let k = 0; k < (all ? ends.length : 1); k++) {
+  for (let k = 0; k < upTo; k++) {
     const water = m.air[k]!;
     if (k > 0) ends[k]!.span = 2 * span;
     stepAir(water, ends[k]!);

@@ -251,11 +251,13 @@ export class TraceBins {
       if (step >= this.figureIn[f]!) figures[f]!.values[this.bin] = this.read[f]!(state);
     const { humidity } = this.trace;
     if (humidity && state.moisture) {
-      const [usual, ...ends] = state.moisture.humidity;
-      humidity.usual[this.bin]! += usual!;
+      const now = state.moisture.humidity;
+      humidity.usual[this.bin]! += now[0]!;
       this.moist++;
-      humidity.low[this.bin] = Math.min(humidity.low[this.bin]!, usual!, ...ends);
-      humidity.high[this.bin] = Math.max(humidity.high[this.bin]!, usual!, ...ends);
+      for (let k = 0; k < now.length; k++) {
+        if (now[k]! < humidity.low[this.bin]!) humidity.low[this.bin] = now[k]!;
+        if (now[k]! > humidity.high[this.bin]!) humidity.high[this.bin] = now[k]!;
+      }
     }
     for (let l = 0; l < layers.length; l++) {
       if (step < this.layerIn[l]!) continue;

@@ -8,7 +8,7 @@ import type { Case, Finding, Remedy, Rule } from "./types";
 const long = (m: number) => printMeasure(Math.round(m * 1000) / 1000, measures.thickness, "metric");
 
 /** A way to make it fit, as it is offered. */
-export function fitLabel({ kind, amount }: FitRemedy, name: string): string {
+export function fitLabel({ kind, amount, what }: FitRemedy, name: string): string {
   switch (kind) {
     case "turn":
       return "Let it find its place by itself";
@@ -16,6 +16,8 @@ export function fitLabel({ kind, amount }: FitRemedy, name: string): string {
       return "Take the shelf out";
     case "doorShelf":
       return "Take the shelves out of the door";
+    case "thing":
+      return `Take ${what ?? "it"} out, or move it`;
     case "collar":
       return `Put a collar of ${long(amount)} under the lid`;
     case "blowOff":
@@ -27,14 +29,16 @@ export function fitLabel({ kind, amount }: FitRemedy, name: string): string {
   }
 }
 
-const missing = (c: Case, vessel: LoadedVessel, { height, under, width, crowded }: Short): string[] => {
+const missing = (c: Case, vessel: LoadedVessel, { height, under, width, between, crowded }: Short): string[] => {
   const name = vesselName(vessel);
   const usual = vessel.bodyHeight === 0 && vessel.bodyWidth === 0;
   return [
     height > 0
       ? `${vessel.above > 0 ? `With ${hasAirlock(vessel) ? "its airlock" : "what stands above it"} a` : "A"} ${name} of this volume is ${long(height)} too tall under ${under}.`
       : "",
-    width > 0 ? `It is ${long(width)} too wide, with 2\u00a0cm of air around it.` : "",
+    width > 0
+      ? `It is ${long(width)} too wide${between === "opening" ? " for the opening" : ", with 2\u00a0cm of air around it"}.`
+      : "",
     crowded
       ? `${vessel.count > 1 || c.chamber.vessels.length > 1 ? "One goes in by itself: beside the others there is no place" : "Where it stands it runs into something"}.`
       : "",

@@ -1,4 +1,17 @@
+import { joinedIn } from "./joined";
 import { mainsTable, type WiringPlan } from "./plan";
+import { straight, type Fault, type Orientation, type State } from "./state";
+import {
+  coldSecondEnd,
+  cordsOf,
+  hasCutOut,
+  linksIn,
+  outletsIn,
+  plugOf,
+  wiresOf,
+  type OutletName,
+  type Wire,
+} from "./wires";
 
 /** A conductor, a closed contact or a fuse; it has a place in the list of wires by its id. */
 export interface Conductor {
@@ -32,43 +45,6 @@ export interface Circuit {
   hertz: number;
 }
 
-export type OutletName = "heat" | "cold";
-
-/** What is plugged in where while one looks. */
-export interface State {
-  /** The plug is in the wall. */
-  live: boolean;
-  heatOn: boolean;
-  coldOn: boolean;
-  mainOn: boolean;
-  /** The fuse has been taken out of its holder. */
-  fuseOut?: true;
-  /** A test load on an outlet, Ω; null: nothing. */
-  load: Readonly<Record<OutletName, number | null>>;
-}
-
-export const idle: State = {
-  live: true,
-  heatOn: false,
-  coldOn: false,
-  mainOn: true,
-  load: { heat: null, cold: null },
-};
-
-/** One thing that can be wrong. `wire`: which conductor is off. */
-export type Fault =
-  | { kind: "none" }
-  | { kind: "linkKept" }
-  | { kind: "swapped" }
-  | { kind: "crossed" }
-  | { kind: "fuseInSecond" }
-  | { kind: "neutralToEarth"; at: OutletName }
-  | { kind: "welded"; at: OutletName }
-  | { kind: "wireOff"; wire: string };
-
-export const faultKey = (f: Fault): string =>
-  f.kind === "wireOff" ? `off:${f.wire}` : "at" in f ? `${f.kind}:${f.at}` : f.kind;
-
 /** A wire, a contact: Ω (estimates that no reading tells apart). */
 const WIRE = 0.05;
 const CONTACT = 0.03;
@@ -77,105 +53,183 @@ const SNUBBER = 1e-7;
 const CORD = 3e-10;
 /** A solid-state relay that is off leaks so much at 230 V: as a resistance, Ω (1 mA). */
 const SOLID_LEAK = 230_000;
-/** The supply of a unit's own electronics, Ω (estimate: some watts). */
+/** The supply of a unit's own electronics, and of 12 V, Ω (estimate: some watts). */
 const UNIT = 15_000;
+/** A contactor's coil takes some 5 W, a small lamp that says that something is live 2 mA (estimates). */
+export const COIL_WATTS = 5;
+const PILOT_AMPS = 0.002;
+/** A supply with its way to the house, Ω (estimate). */
+const HOUSE = 0.2;
 
-export const outletsIn = ({ heat, cold }: WiringPlan): OutletName[] => [
-  ...(heat !== null ? (["heat"] as const) : []),
-  ...(cold !== null ? (["cold"] as const) : []),
-];
+const flip: Readonly<Record<string, string>> = {
+  "heat relay out": "cold relay out",
+  "cold relay out": "heat relay out",
+};
 
-/** A wire of the list: where it runs, what it is for. */
-export interface Wire {
-  id: string;
-  from: string;
-  to: string;
-  job: "first" | "second" | "earth" | "switched";
-}
-
-/** Every conductor that somebody lays, from terminal to terminal. */
-export function wiresOf(plan: WiringPlan): Wire[] {
-  const { wiring } = plan;
-  const wires: Wire[] = [];
-  const lay = (id: string, from: string, to: string, job: Wire["job"]) => wires.push({ id, from, to, job });
-  // The way in on the live side: plug, fuse, switch, the common point.
-  const fused = wiring.fuse > 0;
-  const switched = wiring.mainSwitch !== "none";
-  const chain = [
-    "plug 1",
-    ...(fused ? ["fuse in", "fuse out"] : []),
-    ...(switched ? ["switch 1 in", "switch 1 out"] : []),
-    "common 1",
-  ];
-  for (let i = 0; i < chain.length; i += 2) lay(`live-${i / 2 + 1}`, chain[i]!, chain[i + 1]!, "first");
-  const back = ["plug 2", ...(wiring.mainSwitch === "both" ? ["switch 2 in", "switch 2 out"] : []), "common 2"];
-  for (let i = 0; i < back.length; i += 2) lay(`second-${i / 2 + 1}`, back[i]!, back[i + 1]!, "second");
-  lay("earth", "plug earth", "common earth", "earth");
-  lay("unit-1", "common 1", "unit 1", "first");
-  lay("unit-2", "common 2", "unit 2", "second");
-  for (const outlet of outletsIn(plan)) {
-    lay(`${outlet}-feed`, "common 1", `${outlet} relay in`, "first");
-    lay(`${outlet}-switched`, `${outlet} relay out`, `${outlet} 1`, "switched");
-    lay(`${outlet}-second`, "common 2", `${outlet} 2`, "second");
-    lay(`${outlet}-earth`, "common earth", `${outlet} earth`, "earth");
-  }
-  if (wiring.metalBox) lay("box-earth", "common earth", "box", "earth");
-  return wires;
+/** What is laid, as it is joined where something is wrong. */
+function laid(plan: WiringPlan, fault: Fault, fuseOut: State["fuseOut"]): Wire[] {
+  const without = new Set<string>();
+  if (fault.kind === "wireOff") without.add(fault.wire);
+  // The fuse stands in the way of the other conductor.
+  if (fault.kind === "fuseInSecond" && fault.cord === fuseOut)
+    without.add(fault.cord === 1 ? "second-1" : "cold-second");
+  return wiresOf(plan)
+    .filter((w) => !without.has(w.id))
+    .map((w) => (fault.kind === "crossed" ? { ...w, from: flip[w.from] ?? w.from } : w));
 }
 
 /** The circuit of a plan in a state, with one thing wrong. */
-export function circuitOf(plan: WiringPlan, state: State, fault: Fault = { kind: "none" }): Circuit {
+export function circuitOf(
+  plan: WiringPlan,
+  state: State,
+  fault: Fault = { kind: "none" },
+  orientation: Orientation = straight,
+): Circuit {
   const { wiring } = plan;
   const mains = mainsTable[wiring.mains];
   const conductors: Conductor[] = [];
   const branches: Branch[] = [];
   const join = (id: string, a: string, b: string, ohms = CONTACT) => conductors.push({ id, a, b, ohms });
-  const fuseInSecond = fault.kind === "fuseInSecond";
-  for (const { id, from, to } of wiresOf(plan)) {
-    if (fault.kind === "wireOff" && fault.wire === id) continue;
-    // The fuse stands in the way of the other conductor.
-    if (fuseInSecond && id === "second-1" && state.fuseOut) continue;
-    const crossed = fault.kind === "crossed" && id.endsWith("-switched");
-    join(id, from, crossed ? (to === "heat 1" ? "cold 1" : "heat 1") : to, WIRE);
-  }
-  if (wiring.fuse > 0 && (fuseInSecond || !state.fuseOut)) join("fuse", "fuse in", "fuse out");
+  const load = (id: string, a: string, b: string, ohms: number) => branches.push({ kind: "load", id, a, b, ohms });
+  const leak = (id: string, a: string, b: string, farads: number) =>
+    branches.push({ kind: "leak", id, a, b, ohms: Infinity, farads });
+  for (const { id, from, to } of laid(plan, fault, state.fuseOut)) join(id, from, to, WIRE);
+  if (wiring.fuse > 0)
+    for (const cord of cordsOf(plan)) {
+      const elsewhere = fault.kind === "fuseInSecond" && fault.cord === cord;
+      const name = cord === 1 ? "fuse" : "cold fuse";
+      if (elsewhere || state.fuseOut !== cord) join(name, `${name} in`, `${name} out`);
+    }
   if (wiring.mainSwitch !== "none" && state.mainOn) join("switch 1", "switch 1 in", "switch 1 out");
   if (wiring.mainSwitch === "both" && state.mainOn) join("switch 2", "switch 2 in", "switch 2 out");
+  if (hasCutOut(plan) && fault.kind !== "cutOutOpen") join("cut-out", "cut-out in", "cut-out out");
+  // A unit without current closes nothing.
+  const joined = joinedIn({ conductors });
+  const fed = state.live && state.pulled !== 1 && joined("plug 1", "unit 1") && joined("plug 2", "unit 2");
   const outlets = outletsIn(plan);
-  for (const outlet of outlets) {
-    const on = (outlet === "heat" ? state.heatOn : state.coldOn) && powered(state);
-    const welded = fault.kind === "welded" && fault.at === outlet;
-    const [a, b] = [`${outlet} relay in`, `${outlet} relay out`];
-    if (on || welded) join(`${outlet} relay`, a, b);
-    else if (wiring.relay === "solid") branches.push({ kind: "leak", id: `${outlet} leak`, a, b, ohms: SOLID_LEAK });
-    else branches.push({ kind: "leak", id: `${outlet} leak`, a, b, ohms: Infinity, farads: SNUBBER });
-    branches.push({
-      kind: "leak",
-      id: `${outlet} cord`,
-      a: `${outlet} 1`,
-      b: "common 1",
-      ohms: Infinity,
-      farads: CORD,
-    });
-    const load = state.load[outlet];
-    if (load !== null)
-      branches.push({ kind: "load", id: `${outlet} load`, a: `${outlet} 1`, b: `${outlet} 2`, ohms: load });
-    if (fault.kind === "neutralToEarth" && fault.at === outlet) join("joined", `${outlet} 2`, `${outlet} earth`, WIRE);
-  }
-  if (wiring.outlets === "twin" && outlets.length === 2 && (!wiring.linkBroken || fault.kind === "linkKept"))
-    join("link", "heat 1", "cold 1");
-  branches.push({ kind: "load", id: "unit", a: "unit 1", b: "unit 2", ohms: UNIT });
-  const sources: Source[] = [];
-  if (state.live) {
-    const turned = fault.kind === "swapped";
-    const at = (terminal: string, [re, im]: readonly [number, number]) =>
-      sources.push({ at: terminal, re: re * mains.volts, im: im * mains.volts, ohms: 0.2 });
-    at("plug 1", turned ? mains.second : mains.first);
-    at("plug 2", turned ? mains.first : mains.second);
-    at("plug earth", [0, 0]);
-  }
-  return { conductors, branches, sources, hertz: mains.hertz };
+  for (const outlet of outlets) contacts(plan, state, fault, outlet, fed, { join, load, leak });
+  if (fault.kind === "secondsJoined") join("joined", "common 2", coldSecondEnd(plan), WIRE);
+  const links = linksIn(plan);
+  if (links.first || fault.kind === "linkKept") join("link", "heat 1", "cold 1");
+  if (links.second || fault.kind === "secondLinkKept") join("second link", "heat 2", "cold 2");
+  load("unit", "unit 1", "unit 2", UNIT);
+  if (wiring.supply > 0) load("supply", "supply 1", "supply 2", UNIT);
+  return { conductors, branches, sources: sourcesIn(plan, state, fault, orientation), hertz: mains.hertz };
 }
 
-/** Relays close only while there is something to close them with. */
-const powered = ({ live, mainOn }: State): boolean => live && mainOn;
+/** What feeds a plan in a state: how the plugs stand changes nothing else. */
+export function sourcesIn(plan: WiringPlan, state: State, fault: Fault, orientation: Orientation): Source[] {
+  if (!state.live) return [];
+  return cordsOf(plan).flatMap((cord) => sourcesOf(plan, cord, state, fault, orientation));
+}
+
+interface Put {
+  join: (id: string, a: string, b: string, ohms?: number) => void;
+  load: (id: string, a: string, b: string, ohms: number) => void;
+  leak: (id: string, a: string, b: string, farads: number) => void;
+}
+
+/** Relay, lamp and loads of one outlet. */
+function contacts(
+  plan: WiringPlan,
+  state: State,
+  fault: Fault,
+  o: OutletName,
+  fed: boolean,
+  { join, load, leak }: Put,
+): void {
+  const { wiring } = plan;
+  const { volts } = mainsTable[wiring.mains];
+  const asked = fed && (o === "heat" ? state.heatOn : state.coldOn);
+  // With a wire off that drives it, it stays open.
+  const driven = asked && !(fault.kind === "wireOff" && fault.wire.startsWith(`${o}-drive`));
+  const welded = (pole: 1 | 2) => fault.kind === "welded" && fault.at === o && fault.pole === pole;
+  const contactor = wiring.relay === "contactor";
+  for (const pole of contactor ? ([1, 2] as const) : ([1] as const)) {
+    const tail = pole === 2 ? " 2" : "";
+    const [a, b] = [`${o} relay in${tail}`, `${o} relay out${tail}`];
+    if (driven || welded(pole)) join(`${o} relay${tail}`, a, b);
+    else if (wiring.relay === "solid") load(`${o} leak`, a, b, SOLID_LEAK);
+    else leak(`${o} leak${tail}`, a, b, SNUBBER);
+  }
+  if (contactor) {
+    if (asked) join(`unit ${o}`, `unit ${o} in`, `unit ${o} out`);
+    else leak(`unit ${o} leak`, `unit ${o} in`, `unit ${o} out`, SNUBBER);
+    load(`${o} coil`, `${o} coil 1`, `${o} coil 2`, volts ** 2 / COIL_WATTS);
+  }
+  const feed = plugOf(plan, o) === "plug" ? "common 1" : "cold relay in";
+  leak(`${o} cord`, `${o} 1`, feed, CORD);
+  if (state.leaky) {
+    leak(`${o} capacitor`, `${o} 1`, feed, SNUBBER);
+    load(`${o} damp`, `${o} 1`, feed, SOLID_LEAK);
+  }
+  if (wiring.pilots) load(`${o} pilot`, `${o} pilot 1`, `${o} pilot 2`, volts / PILOT_AMPS);
+  const tested = state.load[o];
+  // With nothing in it its contacts are there all the same, with whatever wire is off.
+  if (tested === null) leak(`${o} empty`, `${o} 1`, `${o} 2`, 0);
+  else load(`${o} load`, `${o} 1`, `${o} 2`, tested);
+  if (fault.kind === "neutralToEarth" && fault.at === o) join("joined", `${o} 2`, `${o} earth`, WIRE);
+  appliance(plan, state, fault, o, { join, load, leak });
+}
+
+/** What heats by itself, on the table: nothing else is joined to it. */
+export function heaterAlone(plan: WiringPlan, state: State, fault: Fault): Circuit {
+  const conductors: Conductor[] = [];
+  const branches: Branch[] = [];
+  appliance(plan, { ...state, plugged: undefined }, fault, "heat", {
+    join: (id, a, b, ohms = CONTACT) => conductors.push({ id, a, b, ohms }),
+    load: (id, a, b, ohms) => branches.push({ kind: "load", id, a, b, ohms }),
+    leak: () => undefined,
+  });
+  // Its pins are there, whatever is open between them.
+  branches.push({ kind: "leak", id: "pins", a: "heat load 1", b: "heat load 2", ohms: Infinity, farads: 0 });
+  return { conductors, branches, sources: [], hertz: mainsTable[plan.wiring.mains].hertz };
+}
+
+/** What is plugged into an outlet, by itself or in it: between its pins, and its metal on its earth. */
+function appliance(plan: WiringPlan, state: State, fault: Fault, o: OutletName, { join, load }: Put): void {
+  const ohms = o === "heat" ? (state.own ?? plan.heatOhms?.high) : undefined;
+  const short = o === "heat" && fault.kind === "loadShort";
+  if (short) join("heat load", "heat load 1", "heat load 2", WIRE);
+  else if (ohms !== undefined && fault.kind !== "loadOpen") load("heat own", "heat load 1", "heat load 2", ohms);
+  const toEarth = fault.kind === "loadToEarth" && fault.at === o;
+  if (toEarth) join("insulation", `${o} load 1`, `${o} load earth`, WIRE);
+  if (!state.plugged) return;
+  join(`${o} pin 1`, `${o} 1`, `${o} load 1`);
+  join(`${o} pin 2`, `${o} 2`, `${o} load 2`);
+  if (!isDouble(plan, o)) join(`${o} pin earth`, `${o} earth`, `${o} load earth`);
+}
+
+/** What is plugged in needs no earth. */
+export const isDouble = ({ wiring }: WiringPlan, o: OutletName): boolean =>
+  o === "heat" ? wiring.heatDouble : wiring.coldDouble;
+
+/** A cord's three sources, where it is in the wall. */
+function sourcesOf(
+  plan: WiringPlan,
+  cord: 1 | 2,
+  { pulled }: State,
+  fault: Fault,
+  { turned, otherLine }: Orientation,
+): Source[] {
+  if (pulled === cord) return [];
+  const mains = mainsTable[plan.wiring.mains];
+  const prefix = cord === 1 ? "plug" : "cold plug";
+  const swapped = fault.kind === "swapped" && fault.cord === cord;
+  const around = turned[cord - 1] !== swapped;
+  const elsewhere = cord === 2 && otherLine;
+  const at = (terminal: string, [re, im]: readonly [number, number]): Source => {
+    // Another line of the house: the other leg where it has two, the next of three where it has three.
+    const [r, i] = !elsewhere
+      ? [re, im]
+      : mains.american
+        ? [-re, -im]
+        : [-0.5 * re - (Math.sqrt(3) / 2) * im, (Math.sqrt(3) / 2) * re - 0.5 * im];
+    return { at: `${prefix} ${terminal}`, re: r * mains.volts, im: i * mains.volts, ohms: HOUSE };
+  };
+  return [
+    at("1", around ? mains.second : mains.first),
+    at("2", around ? mains.first : mains.second),
+    at("earth", [0, 0]),
+  ];
+}

@@ -3,8 +3,8 @@ import type { Edit, Wiring } from "../model";
 import { mainsKinds } from "../model";
 import { describe as describeChamber } from "../chamber";
 import { partsNeeded } from "../parts";
-import { wiresOf } from "./circuit";
-import { airInside, layoutOf, lengthsOf, wayOf, type Piece } from "./enclosure";
+import { wiresOf } from "./wires";
+import { airInside, layoutOf, lengthsOf, toCutOut, wayOf, type Piece } from "./enclosure";
 import { wiringFindings } from "./findings";
 import { neverHere } from "./never";
 import { orderOfWork } from "./order";
@@ -56,7 +56,7 @@ describe("the inside of an enclosure", () => {
       const { barrier, pieces } = layoutOf(plan);
       for (const wire of wiresOf(plan)) {
         const way = wayOf(plan, wire);
-        expect(way.every(([x]) => x < barrier)).toBe(true);
+        if (wire.job !== "low") expect(way.every(([x]) => x < barrier)).toBe(true);
         const piece = pieces.find((p) => wire.to in p.terminals);
         if (piece) expect(way.at(-1)).toEqual(piece.terminals[wire.to]);
       }
@@ -71,7 +71,7 @@ describe("the inside of an enclosure", () => {
       const straight = Math.hypot(way.at(-1)![0] - way[0]![0], way.at(-1)![1] - way[0]![1]);
       expect(lengths[wire.id]).toBeGreaterThan(straight);
       if (wire.from === "plug 1") expect(lengths[wire.id]).toBeGreaterThan(3);
-      else if (!wire.from.startsWith("plug")) expect(lengths[wire.id]).toBeLessThan(1.2);
+      else if (!wire.from.startsWith("plug") && !toCutOut(wire)) expect(lengths[wire.id]).toBeLessThan(1.2);
     }
   });
 
@@ -149,5 +149,35 @@ describe("parts of a wiring", () => {
     expect(wire).toBeGreaterThanOrEqual(lengths - inCord - 1e-9);
     expect(wire).toBeLessThan(lengths - inCord + 0.5);
     expect(parts.find((p) => p.key === "glands")!.quantity).toBe(layoutOf(plan).glands.length);
+  });
+  it("of two units are those of both, each line once, the wires of both together", () => {
+    const edits = { section: "wiring", field: "ownWork", value: true } as Edit;
+    const one = recordWith(edits);
+    const first = one.controllers[0]!;
+    // The second unit heats, the first one cools.
+    const two = {
+      ...one,
+      controllers: [
+        { ...first, heat: [] },
+        { ...first, id: "u2", cold: [] },
+      ],
+      stages: one.stages.map((s) => ({ ...s, settings: { ...s.settings, u2: s.settings[first.id] ?? {} } })),
+    };
+    const chamber = describeChamber(two);
+    const plans = [0, 1].map((unit) => wiringPlanOf(chamber, unit));
+    expect(plans.map((p) => [p.heat !== null, p.cold !== null])).toEqual([
+      [false, true],
+      [true, false],
+    ]);
+    const parts = partsNeeded(chamber);
+    expect(new Set(parts.map((p) => p.key)).size).toBe(parts.length);
+    const many = (key: string) => parts.filter((p) => p.key.startsWith(key)).reduce((sum, p) => sum + p.quantity, 0);
+    expect(many("enclosure")).toBe(2);
+    expect(many("cord")).toBeCloseTo(2 * chamber.wiring.cordLength, 9);
+    expect(many("glands")).toBe(plans.reduce((sum, p) => sum + layoutOf(p).glands.length, 0));
+    // One heater, one cut-out: that of the heater.
+    expect(parts.filter((p) => /^One-shot thermal cut-out/.test(p.name))).toHaveLength(1);
+    // One has no outlet for heat, and nothing is said to be missing there.
+    expect(wiringFindings(plans[0]!, chamber).map((f) => f.id)).not.toContain("no-cut-out");
   });
 });

@@ -1,6 +1,7 @@
 import type { Chamber } from "../model";
-import { outletsIn, wiresOf, type Wire } from "./circuit";
+import { COIL_WATTS } from "./circuit";
 import { mainsTable, type WiringPlan } from "./plan";
+import { hasCutOut, hasTwoCords, outletsIn, relaysInUnit, wiresOf, type OutletName, type Wire } from "./wires";
 
 /** A thing in the enclosure or on its front, in m from its left lower corner as one looks in; and what heat it gives, W. */
 export interface Piece {
@@ -51,6 +52,8 @@ const UNIT = 3;
 const LOST = 0.15;
 const SOLID = 1.2;
 const CONTACT = 0.03;
+/** From the enclosure to the cut-out at the heater, m (estimate). */
+const TO_CUT_OUT = 1.5;
 
 interface Sized {
   id: string;
@@ -58,39 +61,50 @@ interface Sized {
   width: number;
   height: number;
   watts: number;
-  /** Terminals along its lower edge, from the left. */
+  /** Terminals along its lower edge, from the left; those of low voltage along its upper one. */
   ends: readonly string[];
+  lowEnds?: readonly string[];
 }
 
 /** What there is on the mains side, row by row from above. */
 function mainsRows(plan: WiringPlan): Sized[][] {
   const { wiring } = plan;
   const outlets = outletsIn(plan);
-  const amps = (watts: number | null) => (watts ?? 0) / mainsTable[wiring.mains].volts;
-  const relays = outlets.map((o): Sized => {
-    const flows = amps(o === "heat" ? plan.heat : plan.cold);
-    const solid = wiring.relay === "solid";
-    return {
-      id: `${o}-relay`,
-      label: solid ? `Solid-state relay, ${o}` : `Relay, ${o}`,
-      width: solid ? 0.06 : 0.03,
-      height: solid ? 0.08 : 0.05,
-      watts: solid ? SOLID * flows : COIL + CONTACT * flows ** 2,
-      ends: [`${o} relay in`, `${o} relay out`],
-    };
-  });
-  const front = outlets.map((o): Sized => ({
-    id: `${o}-outlet`,
-    label: o === "heat" ? "Heat outlet" : "Cold outlet",
-    width: 0.05,
-    height: 0.05,
-    watts: 0,
-    ends: [`${o} 1`, `${o} 2`, `${o} earth`],
-  }));
-  const way: Sized[] = [
-    ...(wiring.fuse > 0
-      ? [{ id: "fuse", label: "Fuse", width: 0.018, height: 0.06, watts: 1, ends: ["fuse in", "fuse out"] }]
+  const none = { watts: 0 } as const;
+  const front = outlets.flatMap((o): Sized[] => [
+    {
+      id: `${o}-outlet`,
+      label: o === "heat" ? "Heat outlet" : "Cold outlet",
+      width: 0.05,
+      height: 0.05,
+      ...none,
+      ends: [`${o} 1`, `${o} 2`, `${o} earth`],
+    },
+    ...(wiring.pilots
+      ? [
+          {
+            id: `${o}-pilot`,
+            label: "Lamp",
+            width: 0.022,
+            height: 0.022,
+            ...none,
+            ends: [`${o} pilot 1`, `${o} pilot 2`],
+          },
+        ]
       : []),
+  ]);
+  const fuse = (id: string, label: string): Sized => ({
+    id: id.replace(" ", "-"),
+    label,
+    width: 0.018,
+    height: 0.06,
+    watts: 1,
+    ends: [`${id} in`, `${id} out`],
+  });
+  const poles = [1, 2].slice(0, wiring.mainSwitch === "both" ? 2 : 1);
+  const way: Sized[] = [
+    ...(wiring.fuse > 0 ? [fuse("fuse", "Fuse")] : []),
+    ...(wiring.fuse > 0 && hasTwoCords(plan) ? [fuse("cold fuse", "2nd fuse")] : []),
     ...(wiring.mainSwitch === "none"
       ? []
       : [
@@ -99,11 +113,8 @@ function mainsRows(plan: WiringPlan): Sized[][] {
             label: "Main switch",
             width: 0.03,
             height: 0.04,
-            watts: 0,
-            ends:
-              wiring.mainSwitch === "both"
-                ? ["switch 1 in", "switch 1 out", "switch 2 in", "switch 2 out"]
-                : ["switch 1 in", "switch 1 out"],
+            ...none,
+            ends: poles.flatMap((n) => [`switch ${n} in`, `switch ${n} out`]),
           },
         ]),
     {
@@ -111,25 +122,99 @@ function mainsRows(plan: WiringPlan): Sized[][] {
       label: "Terminal block",
       width: 0.05,
       height: 0.03,
-      watts: 0,
+      ...none,
       ends: ["common 1", "common 2", "common earth"],
     },
   ];
   const electronics: Sized[] = [
-    { id: "unit", label: "Unit", width: 0.075, height: 0.035, watts: UNIT, ends: ["unit 1", "unit 2"] },
+    unitPiece(plan),
     ...(wiring.supply > 0
-      ? [{ id: "supply", label: "12\u00a0V supply", width: 0.045, height: 0.04, watts: LOST * wiring.supply, ends: [] }]
+      ? [
+          {
+            id: "supply",
+            label: "12\u00a0V supply",
+            width: 0.045,
+            height: 0.04,
+            watts: LOST * wiring.supply,
+            ends: ["supply 1", "supply 2"],
+            lowEnds: ["supply +", "supply −"],
+          },
+        ]
       : []),
   ];
-  return [front, electronics, relays, way];
+  return [electronics, front, relaysInUnit(plan) ? [] : outlets.map((o) => relayPiece(plan, o)), way];
+}
+
+const flowsIn = (plan: WiringPlan, o: OutletName): number =>
+  ((o === "heat" ? plan.heat : plan.cold) ?? 0) / mainsTable[plan.wiring.mains].volts;
+
+/** The unit with its terminals, and the heat of its relays where they are its own. */
+function unitPiece(plan: WiringPlan): Sized {
+  const { relay } = plan.wiring;
+  const outlets = outletsIn(plan);
+  const own = relaysInUnit(plan);
+  const ends = outlets.flatMap((o) =>
+    own ? [`${o} relay in`, `${o} relay out`] : relay === "contactor" ? [`unit ${o} in`, `unit ${o} out`] : [],
+  );
+  const driven = own || relay === "contactor" ? [] : outlets.flatMap((o) => [`unit ${o} +`, `unit ${o} −`]);
+  const relays = own ? outlets.reduce((sum, o) => sum + COIL + CONTACT * flowsIn(plan, o) ** 2, 0) : 0;
+  return {
+    id: "unit",
+    label: "Unit",
+    width: 0.075,
+    height: 0.035,
+    watts: UNIT + relays,
+    ends: ["unit 1", "unit 2", ...ends],
+    lowEnds: [...driven, "unit probe a", "unit probe b"],
+  };
+}
+
+function relayPiece(plan: WiringPlan, o: OutletName): Sized {
+  const flows = flowsIn(plan, o);
+  const contacts = [`${o} relay in`, `${o} relay out`];
+  const low = [`${o} coil +`, `${o} coil −`];
+  switch (plan.wiring.relay) {
+    case "solid":
+      return {
+        id: `${o}-relay`,
+        label: `Solid-state relay, ${o}`,
+        width: 0.06,
+        height: 0.08,
+        watts: SOLID * flows,
+        ends: contacts,
+        lowEnds: low,
+      };
+    case "contactor":
+      return {
+        id: `${o}-relay`,
+        label: `Contactor, ${o}`,
+        width: 0.045,
+        height: 0.08,
+        watts: COIL_WATTS + 2 * CONTACT * flows ** 2,
+        ends: [...contacts, `${o} relay in 2`, `${o} relay out 2`, `${o} coil 1`, `${o} coil 2`],
+      };
+    case "mechanical":
+      return {
+        id: `${o}-relay`,
+        label: `Relay, ${o}`,
+        width: 0.03,
+        height: 0.05,
+        watts: COIL + CONTACT * flows ** 2,
+        ends: contacts,
+        lowEnds: low,
+      };
+  }
 }
 
 /** Beyond the barrier: what no mains wire comes near. Unit and supply stand on the mains side, their low-voltage ends to it. */
 function lowRows({ wiring }: WiringPlan): Sized[][] {
-  const piece = (id: string, label: string): Sized[] => [
-    { id, label, width: 0.045, height: 0.025, watts: 0, ends: [] },
+  const piece = (id: string, label: string, lowEnds: readonly string[]): Sized[] => [
+    { id, label, width: 0.045, height: 0.025, watts: 0, ends: [], lowEnds },
   ];
-  return [piece("probes", "Probe terminals"), ...(wiring.supply > 0 ? [piece("twelve", "12\u00a0V terminals")] : [])];
+  return [
+    piece("probes", "Probe terminals", ["probe a", "probe b"]),
+    ...(wiring.supply > 0 ? [piece("twelve", "12\u00a0V terminals", ["twelve +", "twelve −"])] : []),
+  ];
 }
 
 const rowWidth = (row: readonly Sized[]): number =>
@@ -141,11 +226,12 @@ function placed(rows: readonly Sized[][], from: number, top: number, side: Piece
   return rows.flatMap((row) => {
     y -= rowHeight(row);
     let x = from;
-    const pieces = row.map(({ ends, ...piece }): Piece => {
+    const pieces = row.map(({ ends, lowEnds = [], ...piece }): Piece => {
       const at = x;
       x += piece.width + GAP;
-      const step = piece.width / (ends.length + 1);
-      const terminals = Object.fromEntries(ends.map((end, i) => [end, [at + step * (i + 1), y] as const]));
+      const along = (list: readonly string[], edge: number) =>
+        list.map((end, i) => [end, [at + (piece.width / (list.length + 1)) * (i + 1), edge] as const] as const);
+      const terminals = Object.fromEntries([...along(ends, y), ...along(lowEnds, y + piece.height)]);
       return { ...piece, x: at, y, side, terminals };
     });
     y -= GAP + 0.01;
@@ -165,7 +251,14 @@ export function layoutOf(plan: WiringPlan): Layout {
   const height = DUCT + Math.max(tall(mains), tall(low)) + EDGE;
   const pieces = [...placed(mains, EDGE, height - EDGE, "mains"), ...placed(low, barrier + EDGE, height - EDGE, "low")];
   const glands: Gland[] = [
-    { id: "cord", label: "Cord of the plug", x: EDGE + 0.012, side: "mains" },
+    {
+      id: "cord",
+      label: plan.wiring.laid === "cord" ? "Cord of the plug" : "Fixed cable",
+      x: EDGE + 0.012,
+      side: "mains",
+    },
+    ...(hasTwoCords(plan) ? [{ id: "cord2", label: "Second cord", x: EDGE + 0.042, side: "mains" as const }] : []),
+    ...(hasCutOut(plan) ? [{ id: "cut-out", label: "Cut-out", x: barrier - 0.016, side: "mains" as const }] : []),
     ...(plan.wiring.supply > 0
       ? [{ id: "fan", label: "12\u00a0V fan", x: width - EDGE - 0.012, side: "low" as const }]
       : []),
@@ -189,18 +282,31 @@ function spotOf(layout: Layout, terminal: string): readonly [number, number] {
   const piece = layout.pieces.find((p) => terminal in p.terminals);
   if (piece) return piece.terminals[terminal]!;
   if (terminal === "box") return [EDGE, EDGE];
-  const cord = layout.glands.find((g) => g.id === "cord")!;
-  return [cord.x, 0];
+  const through = terminal.startsWith("cut-out") ? "cut-out" : terminal.startsWith("cold plug") ? "cord2" : "cord";
+  return [layout.glands.find((g) => g.id === through)!.x, 0];
 }
 
-/** The way of a wire: down into the duct under the parts, along it, and up; a loop beside is left at each end. */
-export function wayOf(plan: WiringPlan, wire: Pick<Wire, "from" | "to">): (readonly [number, number])[] {
+/**
+ * The way of a wire: down into the duct under the parts, along it, and up; low voltage over the parts, so that the two
+ * never share a duct. A loop is left at each end.
+ */
+export function wayOf(plan: WiringPlan, wire: Pick<Wire, "from" | "to" | "job">): (readonly [number, number])[] {
   const layout = layoutOf(plan);
   const [a, b] = [spotOf(layout, wire.from), spotOf(layout, wire.to)];
-  const row = DUCT / 2;
-  if (a[1] <= row && b[1] <= row) return [a, b];
+  const row = wire.job === "low" ? layout.height - EDGE / 2 : DUCT / 2;
+  if (wire.job !== "low" && a[1] <= row && b[1] <= row) return [a, b];
   return [a, [a[0], row], [b[0], row], b];
 }
+
+const ends = ({ from, to }: Pick<Wire, "from" | "to">, what: RegExp): boolean => what.test(from) || what.test(to);
+/** A wire that runs in a cord to a plug. */
+export const inCord = (wire: Pick<Wire, "from" | "to">): boolean => ends(wire, /^(cold )?plug /);
+/** A wire that runs to the cut-out at the heater. */
+export const toCutOut = (wire: Pick<Wire, "from" | "to">): boolean => ends(wire, /^cut-out /);
+
+/** What of a wire lies outside of the enclosure, m. */
+const outside = ({ wiring }: WiringPlan, wire: Wire): number =>
+  inCord(wire) ? wiring.cordLength : toCutOut(wire) ? TO_CUT_OUT : 0;
 
 /** Length of each wire along its way, m: what runs in the cord has the cord's length besides. */
 export function lengthsOf(plan: WiringPlan): Record<string, number> {
@@ -210,8 +316,7 @@ export function lengthsOf(plan: WiringPlan): Record<string, number> {
       const inside = way
         .slice(1)
         .reduce((sum, [x, y], i) => sum + Math.abs(x - way[i]![0]) + Math.abs(y - way[i]![1]), 0);
-      const cord = wire.from.startsWith("plug") || wire.to.startsWith("plug") ? plan.wiring.cordLength : 0;
-      return [wire.id, inside + ENDS + cord];
+      return [wire.id, inside + ENDS + outside(plan, wire)];
     }),
   );
 }

@@ -1,7 +1,10 @@
-import type { Circuit } from "./circuit";
+/** What is joined to what. */
+interface Joins {
+  conductors: readonly { a: string; b: string }[];
+}
 
-/** Which terminals are one piece of metal: union-find over all conductors, whatever their resistance. */
-export function joinedIn({ conductors }: Pick<Circuit, "conductors">): (a: string, b: string) => boolean {
+/** Pieces of metal: each terminal's own, by union-find over all conductors, whatever their resistance. */
+export function piecesOf({ conductors }: Joins): (terminal: string) => string {
   const parent = new Map<string, string>();
   const root = (t: string): string => {
     const up = parent.get(t);
@@ -14,5 +17,11 @@ export function joinedIn({ conductors }: Pick<Circuit, "conductors">): (a: strin
     const [ra, rb] = [root(a), root(b)];
     if (ra !== rb) parent.set(ra, rb);
   }
-  return (a, b) => root(a) === root(b);
+  return root;
+}
+
+/** Which terminals are one piece of metal. */
+export function joinedIn(circuit: Joins): (a: string, b: string) => boolean {
+  const piece = piecesOf(circuit);
+  return (a, b) => piece(a) === piece(b);
 }

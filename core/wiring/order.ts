@@ -1,5 +1,5 @@
-import { outletsIn } from "./circuit";
-import type { WiringPlan } from "./plan";
+import { mainsTable, type WiringPlan } from "./plan";
+import { breaksBothLinks, hasCutOut, hasTwoCords, outletsIn } from "./wires";
 
 /** One step of the work; at a stop somebody who knows it looks before it goes on. */
 export interface Step {
@@ -35,7 +35,7 @@ export function orderOfWork(plan: WiringPlan): Step[] {
     step("earth", "Lay the earth to each outlet, longer than the others: it parts last.", "stripper, crimping pliers"),
     step(
       "second",
-      `Lay the ${wiring.mains === "two240" || wiring.mains === "two208" ? "second line" : "neutral"}, wire by wire as the list has it, each ticked off.`,
+      `Lay the ${mainsTable[wiring.mains].twoLines ? "second line" : "neutral"}, wire by wire as the list has it, each ticked off.`,
       "stripper, ferrules",
     ),
     step("line", "Lay the line and the switched wires; label both ends of each.", "stripper, ferrules, labels"),
@@ -43,7 +43,7 @@ export function orderOfWork(plan: WiringPlan): Step[] {
       ? [
           step(
             "link",
-            "Break the link between the sockets on the live side, and look that nothing bridges it.",
+            `Break the link between the sockets on the live side${breaksBothLinks(plan) ? ", and the one on the other side" : ""}, and look that nothing bridges it.`,
             "pliers",
           ),
         ]
@@ -51,10 +51,30 @@ export function orderOfWork(plan: WiringPlan): Step[] {
     ...(wiring.supply > 0
       ? [step("low", "Low voltage beyond the barrier: supply, fan, probes; no wire crosses it.", "screwdriver")]
       : []),
+    ...(hasCutOut(plan)
+      ? [
+          step(
+            "cut-out",
+            "The one-shot cut-out at the heater, where it becomes hot first; in its line, and nowhere else.",
+            "heat-proof sleeve, crimping pliers",
+          ),
+        ]
+      : []),
     step("pull", "Pull at every wire; count the strands that stand out: none.", "hand, lamp"),
-    step("cord", "The cord through its gland: it is held there and not at its terminals.", "gland spanner"),
+    ...(wiring.laid === "cord"
+      ? [
+          step(
+            "cord",
+            `${hasTwoCords(plan) ? "Each cord" : "The cord"} through its gland: it is held there and not at its terminals; a loop hangs below it, so that water drips off.`,
+            "gland spanner",
+          ),
+        ]
+      : [stop("fixed", "Stop: the fixed cable is laid and joined by somebody licensed, the circuit off and locked.")]),
     stop("look", "Stop: have it looked at, open, by somebody licensed, before it has ever been plugged in."),
     step("photo", "Take a photo of it as it is finished, and keep it here.", "camera"),
+    ...(hasTwoCords(plan)
+      ? [step("two", "A label on the lid: two cords, pull both before it is opened.", "label")]
+      : []),
     step("dead", "Shut it. Dead tests at plug and outlets (Proof by meter).", "meter"),
     stop("plug", "Stop: all dead tests pass, the residual-current button trips, the fuse is the right one."),
     step(

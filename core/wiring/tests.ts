@@ -1,6 +1,9 @@
-import { circuitOf, idle, outletsIn, type Fault, type OutletName, type State } from "./circuit";
+import { circuitOf, heaterAlone, isDouble, sourcesIn } from "./circuit";
+import { factored, type Factored, type Solved } from "./nodal";
 import { mainsTable, type WiringPlan } from "./plan";
-import { solve } from "./nodal";
+import { idle, stateKey, straight, type Fault, type Orientation, type State } from "./state";
+import { sayTerminal } from "./terminals";
+import { hasTwoCords, outletsIn, plugOf, type OutletName } from "./wires";
 
 /** One thing to measure: dead with the plug pulled, or live under a test load. */
 export interface MeterTest {
@@ -8,6 +11,8 @@ export interface MeterTest {
   /** Two points at plug or outlets: nobody measures inside. */
   between: readonly [string, string];
   live: boolean;
+  /** A beep or none; ohms; volts. */
+  asks: "beep" | "ohms" | "volts";
   state: State;
   says: string;
 }
@@ -37,33 +42,60 @@ const names: Record<OutletName, string> = { heat: "heat outlet", cold: "cold out
 
 /** All that is measured, dead first, in the order in which it is safe. */
 export function meterTests(plan: WiringPlan): MeterTest[] {
+  return [...deadTests(plan), ...liveTests(plan)];
+}
+
+function deadTests(plan: WiringPlan): MeterTest[] {
+  const outlets = outletsIn(plan);
+  const { wiring } = plan;
+  const dead: State = { ...idle, live: false };
+  const tests: MeterTest[] = [];
+  const say = (t: string) => sayTerminal(t, plan);
+  const put = (id: string, a: string, b: string, more: Partial<MeterTest> = {}, before = "") =>
+    tests.push({
+      id,
+      between: [a, b],
+      live: false,
+      asks: "beep",
+      state: dead,
+      says: `${before}${say(a)}, and ${say(b)}`,
+      ...more,
+    });
+  for (const o of outlets) {
+    const plug = plugOf(plan, o);
+    put(`${o}-earth`, `${plug} earth`, `${o} earth`);
+    put(`${o}-second`, `${plug} 2`, `${o} 2`);
+    put(`${o}-first`, `${plug} 1`, `${o} 1`);
+    put(`${o}-crossed`, `${plug} 2`, `${o} 1`);
+  }
+  if (outlets.length === 2) put("link", "heat 1", "cold 1");
+  if (hasTwoCords(plan)) {
+    put("cords-first", "plug 1", "cold plug 1");
+    put("cords-second", "plug 2", "cold plug 2");
+    put("cold-first-earth", "cold plug 1", "cold plug earth");
+    put("cold-second-earth", "cold plug 2", "cold plug earth");
+  }
+  // Both poles of a contactor are open: nothing shows there which conductor the fuse is in.
+  if (wiring.fuse > 0 && wiring.relay !== "contactor") {
+    const out = (id: string, o: OutletName, fuseOut: 1 | 2, which: string) =>
+      put(id, `${plugOf(plan, o)} 2`, `${o} 2`, { state: { ...dead, fuseOut } }, `${which} taken out: `);
+    for (const o of outlets.slice(0, 1)) out("fuse-out", o, 1, "the fuse");
+    if (hasTwoCords(plan)) out("cold-fuse-out", "cold", 2, "the second fuse");
+  }
+  if (wiring.metalBox) put("box", "plug earth", "box");
+  put("first-earth", "plug 1", "plug earth");
+  put("second-earth", "plug 2", "plug earth");
+  if (plan.heatOhms) put("heat-load", "heat load 1", "heat load 2", { asks: "ohms" });
+  for (const o of outlets) if (!isDouble(plan, o)) put(`${o}-load-earth`, `${o} load 1`, `${o} load earth`);
+  return tests;
+}
+
+function liveTests(plan: WiringPlan): MeterTest[] {
   const outlets = outletsIn(plan);
   const { twoLines, volts } = mainsTable[plan.wiring.mains];
   const [one, two] = twoLines ? ["first line", "second line"] : ["line", "neutral"];
-  const dead: State = { ...idle, live: false };
-  const tests: MeterTest[] = [];
-  const ohms = (id: string, a: string, b: string, says: string) =>
-    tests.push({ id, between: [a, b], live: false, state: dead, says });
-  for (const o of outlets) {
-    ohms(`${o}-earth`, "plug earth", `${o} earth`, `plug, earth, and ${names[o]}, earth`);
-    ohms(`${o}-second`, "plug 2", `${o} 2`, `plug, ${two}, and ${names[o]}, ${two}`);
-    ohms(`${o}-first`, "plug 1", `${o} 1`, `plug, ${one}, and ${names[o]}, ${one}`);
-    ohms(`${o}-crossed`, "plug 2", `${o} 1`, `plug, ${two}, and ${names[o]}, ${one}`);
-  }
-  if (outlets.length === 2) ohms("link", "heat 1", "cold 1", `${names.heat}, ${one}, and ${names.cold}, ${one}`);
-  if (plan.wiring.fuse > 0)
-    for (const o of outlets.slice(0, 1))
-      tests.push({
-        id: "fuse-out",
-        between: ["plug 2", `${o} 2`],
-        live: false,
-        state: { ...dead, fuseOut: true },
-        says: `the fuse taken out: plug, ${two}, and ${names[o]}, ${two}`,
-      });
-  if (plan.wiring.metalBox) ohms("box", "plug earth", "box", "plug, earth, and the metal of the box");
-  ohms("first-earth", "plug 1", "plug earth", `plug, ${one}, and plug, earth`);
-  ohms("second-earth", "plug 2", "plug earth", `plug, ${two}, and plug, earth`);
   const lamp = lampOhms(volts);
+  const tests: MeterTest[] = [];
   for (const on of [...outlets, null])
     for (const o of outlets) {
       const state: State = {
@@ -78,6 +110,7 @@ export function meterTests(plan: WiringPlan): MeterTest[] {
           id: `${on ?? "idle"}-${o}-${id}`,
           between: [a, b],
           live: true,
+          asks: "volts",
           state,
           says: `${when}, lamp in the ${names[o]}: ${says}`,
         });
@@ -89,39 +122,76 @@ export function meterTests(plan: WiringPlan): MeterTest[] {
 }
 
 /** What each test would show where something is wrong, or nothing is: by the solver, widened by meter and mains. */
-export function expectedOf(plan: WiringPlan, tests: readonly MeterTest[], fault: Fault): Interval[] {
-  // Tests of one state share its solution.
-  const solved = new Map<string, ReturnType<typeof solve>>();
-  const inState = (state: State) => {
-    const key = JSON.stringify(state);
-    const known = solved.get(key);
-    if (known) return known;
-    const fresh = solve(circuitOf(plan, state, fault));
-    solved.set(key, fresh);
-    return fresh;
+export function expectedOf(
+  plan: WiringPlan,
+  tests: readonly MeterTest[],
+  fault: Fault,
+  orientations: readonly Orientation[] = [straight],
+): Interval[][] {
+  // Tests of one state share its matrix, and how a plug stands in the wall changes nothing but its sources.
+  const known = new Map<string, Factored>();
+  const inState = (state: State): Factored => {
+    const key = stateKey(state);
+    const found = known.get(key) ?? factored(circuitOf(plan, state, fault));
+    known.set(key, found);
+    return found;
   };
-  return tests.map(({ between: [a, b], live, state }) => {
-    if (!live) {
-      const ohms = Math.min(inState(state).ohms(a, b), OPEN);
-      return ohms >= OPEN * 0.5 ? { low: OPEN * 0.5, high: Infinity } : { low: ohms * 0.5, high: ohms * 1.5 + 2 };
-    }
-    // Cold and hot the lamp is another load: what is read lies between.
-    const volts = [1, COLD_LAMP].map((colder) => {
-      const part = (ohms: number | null) => (ohms === null ? null : ohms / colder);
-      const load = { heat: part(state.load.heat), cold: part(state.load.cold) };
-      return inState({ ...state, load }).volts(a, b);
-    });
-    const [least, most] = [Math.min(...volts), Math.max(...volts)];
-    return {
-      low: Math.max(0, least * (1 - MAINS_SPAN) * (1 - CLASS) - CLASS_VOLTS),
-      high: most * (1 + MAINS_SPAN) * (1 + CLASS) + CLASS_VOLTS,
+  const dead = tests.map((test): Interval | null => (test.live ? null : deadInterval(plan, test, fault, inState)));
+  return orientations.map((orientation) => {
+    const under = new Map<Factored, Solved>();
+    const solved = (state: State): Solved => {
+      const matrix = inState(state);
+      const found = under.get(matrix) ?? matrix.under(sourcesIn(plan, state, fault, orientation));
+      under.set(matrix, found);
+      return found;
     };
+    return tests.map((test, i) => dead[i] ?? liveInterval(test, solved));
   });
 }
 
-/** What a meter should do, in words. */
-export function sayExpected(test: MeterTest, { low, high }: Interval): string {
-  if (test.live) return high < 30 ? `at most ${Math.round(high)} V` : `${Math.round(low)} to ${Math.round(high)} V`;
+function deadInterval(
+  plan: WiringPlan,
+  { asks, between: [a, b], state }: MeterTest,
+  fault: Fault,
+  inState: (state: State) => Factored,
+): Interval {
+  const open = { low: OPEN * 0.5, high: Infinity };
+  if (asks === "ohms") {
+    const of = (own: number) => factored(heaterAlone(plan, { ...state, own }, fault)).ohms(a, b);
+    const [low, high] = [of(plan.heatOhms!.low), of(plan.heatOhms!.high)];
+    // Leads and a meter’s last digit: some tenths of an ohm.
+    return low >= OPEN * 0.5 ? open : { low: Math.max(0, low * 0.95 - 0.5), high: high * 1.05 + 0.5 };
+  }
+  const ohms = inState(state).ohms(a, b);
+  return ohms >= OPEN * 0.5 ? open : { low: ohms * 0.5, high: ohms * 1.5 + 2 };
+}
+
+function liveInterval({ between: [a, b], state }: MeterTest, solved: (state: State) => Solved): Interval {
+  const o = state.load.heat === null ? "cold" : "heat";
+  // Cold and hot the lamp is another load, and something may leak besides: what is read lies between.
+  const bare = { ...state, load: idle.load };
+  const volts = [bare, { ...bare, leaky: true as const }].flatMap((s) =>
+    [1, COLD_LAMP].map((colder) => solved(s).volts(a, b, { a: `${o} 1`, b: `${o} 2`, ohms: state.load[o]! / colder })),
+  );
+  const [least, most] = [Math.min(...volts), Math.max(...volts)];
+  return {
+    low: Math.max(0, least * (1 - MAINS_SPAN) * (1 - CLASS) - CLASS_VOLTS),
+    high: most * (1 + MAINS_SPAN) * (1 + CLASS) + CLASS_VOLTS,
+  };
+}
+
+/** What a meter should do, in words; `intervals`: one for each way in which a plug may stand in the wall. */
+export function sayExpected(test: MeterTest, intervals: readonly Interval[]): string {
+  if (test.live) {
+    const say = ({ low, high }: Interval) =>
+      high < 30 ? `at most ${Math.round(high)} V` : `${Math.round(low)} to ${Math.round(high)} V`;
+    return [...new Set(intervals.map(say))].join(", or turned ");
+  }
+  const { low, high } = intervals[0]!;
+  if (test.asks === "ohms") {
+    const ohms = (x: number) => (x < 100 ? x.toPrecision(2) : Math.round(x).toString());
+    return `${ohms(low)} to ${ohms(high)} Ω`;
+  }
   if (high < BEEP.must) return "has to beep";
   if (low > BEEP.mayNot) return "must not beep";
   return "may beep";

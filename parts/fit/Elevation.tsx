@@ -1,6 +1,7 @@
-import { fullHeight } from "@/core/fit";
+import { closedHeight, fullHeight } from "@/core/fit";
 import { measures, printMeasure, type UnitSystem } from "@/core/quantity";
 import type { DrawnFit } from "./geometry";
+import { profileOf } from "./shapes";
 
 interface Props {
   fit: DrawnFit;
@@ -34,7 +35,7 @@ export function Elevation({ fit: { space, placed }, metre, system }: Props) {
         strokeWidth="2"
       />
       {space.blocks
-        .filter((b) => b.y0 === 0)
+        .filter((b) => b.y0 === 0 || b.clear !== undefined)
         .map((b) => (
           <rect
             key={b.name}
@@ -46,32 +47,41 @@ export function Elevation({ fit: { space, placed }, metre, system }: Props) {
             stroke="currentColor"
           />
         ))}
+      {space.rim > 0 &&
+        [0, w - space.rim * metre].map((at) => (
+          <rect key={at} x={at} y="-5" width={space.rim * metre} height="7" fill="currentColor">
+            <title>Rim of the opening</title>
+          </rect>
+        ))}
       {/* What stands further back is drawn first. */}
       {[...placed]
         .sort((a, b) => a.at.y - b.at.y)
         .map(({ outline, at, hits }, i) => {
           const ink = hits.length > 0 ? "var(--color-error)" : "currentColor";
-          const top = up(at.z + outline.height);
+          const top = up(at.z + closedHeight(outline));
+          const points = profileOf(outline).map(([px, pz]) => `${(at.x + px) * metre} ${up(at.z + pz)}`);
+          const legs = outline.foot * 0.85 * metre;
           return (
             <g key={i} stroke={ink} strokeWidth={hits.length > 0 ? 2.5 : 1.6} fill="none">
-              <rect
-                x={(at.x - outline.radius) * metre}
-                y={top}
-                width={2 * outline.radius * metre}
-                height={outline.height * metre}
-                rx="3"
+              <path
+                d={`M ${points.join(" L ")} Z`}
+                strokeLinejoin="round"
                 fill="var(--honey)"
                 fillOpacity={hits.length > 0 ? 0.25 : 0.5}
               />
+              {outline.legs > 0 &&
+                [-legs, 0, legs].map((dx) => (
+                  <path key={dx} d={`M ${at.x * metre + dx} ${up(at.z)} V ${up(at.z + outline.legs)}`} />
+                ))}
               {outline.above > 0 && (
-                <path d={`M ${at.x * metre} ${top} V ${up(at.z + outline.height + outline.above)} m -5 0 h 10`} />
+                <path d={`M ${at.x * metre} ${top} V ${top - outline.above * metre} m -5 0 h 10`} />
               )}
               {outline.reach > 0 && (
                 <path d={`M ${at.x * metre - 8} ${up(at.z + fullHeight(outline))} h 16`} strokeDasharray="2 2" />
               )}
               {outline.handles > 0 && (
                 <path
-                  d={`M ${(at.x - outline.radius - (at.turned ? 0 : outline.handles)) * metre} ${up(at.z + outline.height * 0.8)} h ${2 * (outline.radius + (at.turned ? 0 : outline.handles)) * metre}`}
+                  d={`M ${(at.x - outline.radius - (at.turned ? 0 : outline.handles)) * metre} ${up(at.z + outline.legs + outline.height * 0.8)} h ${2 * (outline.radius + (at.turned ? 0 : outline.handles)) * metre}`}
                 />
               )}
             </g>

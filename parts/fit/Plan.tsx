@@ -1,7 +1,7 @@
 "use client";
 
 import { useRef, type KeyboardEvent, type PointerEvent } from "react";
-import { extents, type Placed } from "@/core/fit";
+import { extents, widest, type Placed } from "@/core/fit";
 import { measures, printMeasure, type UnitSystem } from "@/core/quantity";
 import { snapped, type DrawnFit, type Moved } from "./geometry";
 
@@ -52,12 +52,33 @@ export function Plan({ fit: { space, placed }, metre, system, onMove }: Props) {
               stroke="currentColor"
               strokeDasharray={b.z0 > 0.01 ? "4 3" : undefined}
             />
-            <text x={(b.x0 * metre + b.x1 * metre) / 2} y={b.y0 * metre + 14} textAnchor="middle" {...words}>
-              {b.name.replace(/^the /, "")}
-            </text>
+            {(b.clear ?? 0) > 0 && (
+              <rect
+                x={(b.x0 - b.clear!) * metre}
+                y={(b.y0 - b.clear!) * metre}
+                width={(b.x1 - b.x0 + 2 * b.clear!) * metre}
+                height={(b.y1 - b.y0 + 2 * b.clear!) * metre}
+                rx={b.clear! * metre}
+                fill="none"
+                stroke="currentColor"
+                strokeOpacity="0.6"
+                strokeDasharray="1 4"
+                clipPath="url(#plan-inside)"
+              />
+            )}
+            {roomFor(b.name, (b.x1 - b.x0) * metre) ? (
+              <text x={(b.x0 * metre + b.x1 * metre) / 2} y={b.y0 * metre + 14} textAnchor="middle" {...words}>
+                {b.name.replace(/^the /, "")}
+              </text>
+            ) : (
+              <title>{b.name.replace(/^the /, "")}</title>
+            )}
           </g>
         ))}
       <Hatch />
+      <clipPath id="plan-inside">
+        <rect width={w} height={d} />
+      </clipPath>
       <text x={w / 2} y={-10} textAnchor="middle" {...words}>
         back
       </text>
@@ -81,6 +102,9 @@ export function Plan({ fit: { space, placed }, metre, system, onMove }: Props) {
     </svg>
   );
 }
+
+/** Whether a name stands within so many pixels. */
+const roomFor = (name: string, width: number): boolean => name.length * 6 < width;
 
 const wall = { fill: "var(--color-base-100)", stroke: "currentColor", strokeWidth: 2 } as const;
 const words = { fill: "currentColor", className: "text-xs" } as const;
@@ -168,6 +192,10 @@ function Vessel({ placed: { outline, at, on, hits, name }, index, several, metre
           stroke={ink}
           strokeDasharray="2 3"
         />
+      )}
+      {outline.lidOver > 0 && <circle r={widest(outline) * metre} fill="none" stroke={ink} strokeDasharray="1 3" />}
+      {outline.foot < outline.radius - 1e-6 && (
+        <circle r={outline.foot * metre} fill="none" stroke={ink} strokeOpacity="0.5" />
       )}
       <circle
         r={r}

@@ -1,4 +1,4 @@
-import { colourOf, layoutOf, wayOf, wiresOf, type WiringPlan } from "@/core/wiring";
+import { colourOf, layoutOf, sayTerminal, wayOf, wiresOf, type WiringPlan } from "@/core/wiring";
 import { measures, printMeasure, type UnitSystem } from "@/core/quantity";
 
 /** px a metre. */
@@ -65,12 +65,14 @@ export function Enclosure({ plan, picked, onPick, system }: Props) {
           fill="none"
           stroke={picked === wire.id ? "var(--honey)" : "currentColor"}
           strokeWidth={picked === wire.id ? 4 : 1.4}
-          strokeDasharray={wire.job === "earth" ? "7 3" : wire.job === "second" ? "2 2" : undefined}
+          strokeDasharray={
+            wire.job === "earth" ? "7 3" : wire.job === "second" ? "2 2" : wire.job === "low" ? "5 2 1 2" : undefined
+          }
           opacity={picked === null || picked === wire.id ? 0.85 : 0.3}
           style={{ cursor: "pointer" }}
           onClick={() => onPick(wire.id)}
         >
-          <title>{`${wire.from} \u2013 ${wire.to}, ${colourOf(wire, plan.wiring)}`}</title>
+          <title>{`${sayTerminal(wire.from, plan)} \u2013 ${sayTerminal(wire.to, plan)}, ${colourOf(wire, plan.wiring)}`}</title>
         </path>
       ))}
       {pieces.map((p) => (
@@ -92,7 +94,7 @@ export function Enclosure({ plan, picked, onPick, system }: Props) {
           </foreignObject>
           {Object.entries(p.terminals).map(([name, [px, py]]) => (
             <circle key={name} cx={x(px)} cy={y(py)} r="3" fill="var(--color-base-100)" stroke="currentColor">
-              <title>{name}</title>
+              <title>{sayTerminal(name, plan)}</title>
             </circle>
           ))}
         </g>
@@ -110,7 +112,7 @@ export function Enclosure({ plan, picked, onPick, system }: Props) {
         mains
       </text>
       <text x={x(barrier) + 4} y={TOP - 3}>
-        low voltage, beyond the barrier
+        low voltage
       </text>
       <text x={x(0)} y={y(0) + 58}>
         {mm(width)} wide, {mm(height)} high, {mm(layout.depth)} deep, at the least

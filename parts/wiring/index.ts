@@ -1,2 +1,3 @@
-export * from "./Ladder";
 export * from "./Enclosure";
+export * from "./Ladder";
+export * from "./Swatch";

@@ -1,8 +1,8 @@
 "use client";
 
 import { useMemo } from "react";
-import { isBath, vesselName } from "@/core/chamber";
-import { boxFit, isFlat, layersIn, liftOf, mostAlike, type BoxFit } from "@/core/fit";
+import { hasLid, isBath, vesselName } from "@/core/chamber";
+import { boxFit, isFlat, layersIn, liftOf, mostAlike, swingOf, type BoxFit } from "@/core/fit";
 import type { Chamber, Edit, LoadedVessel, Spot } from "@/core/model";
 import { measures, printMeasure } from "@/core/quantity";
 import { Elevation, Plan } from "@/parts/fit";
@@ -10,6 +10,8 @@ import { measureKind } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../../context";
 import { Fields } from "../../Fields";
 import { ValueField } from "../../ValueField";
+import { OutlineFields } from "./OutlineFields";
+import { Things } from "./Things";
 
 /** On what a vessel stands whose middle lies there. */
 function standsOn({ space }: BoxFit, x: number, y: number, before: Spot["on"]): Spot["on"] {
@@ -51,7 +53,7 @@ export function Fit() {
     );
   };
   const field = (
-    name: "humpWidth" | "humpDepth" | "humpHeight" | "shelfAt" | "doorShelf" | "ceiling",
+    name: "humpWidth" | "humpDepth" | "humpHeight" | "shelfAt" | "doorShelf" | "ceiling" | "rim",
     label: string,
     hint?: string,
   ) => (
@@ -98,6 +100,7 @@ export function Fit() {
             )}
           </p>
           <Lifts />
+          <Opening />
         </>
       )}
       <Fields title="In the way inside" note="Measure your own: none of it is assumed. 0 is none.">
@@ -107,11 +110,13 @@ export function Fit() {
         {field("shelfAt", "A shelf that stays, at", "Its top over the floor.")}
         {field("doorShelf", "Shelves in the door take", "Of the depth.")}
         {field("ceiling", "Hanging from the ceiling", "Plate, light, inner face of a lid.")}
+        {hasLid(chamber.cabinet.kind) && field("rim", "Rim of the opening stands in", "On each side, under the lid.")}
       </Fields>
+      <Things />
       {chamber.vessels
         .filter((v) => !isFlat(v))
         .map((v) => (
-          <Outline key={v.id} vessel={v} several={chamber.vessels.length > 1} length={length} mm={mm} />
+          <OutlineFields key={v.id} vessel={v} several={chamber.vessels.length > 1} length={length} mm={mm} />
         ))}
     </section>
   );
@@ -132,10 +137,10 @@ function Answer({ fit }: { fit: BoxFit }) {
     return (
       <>
         {fit.shorts
-          .map(({ height, width, under, crowded }) =>
+          .map(({ height, width, between, under, crowded }) =>
             [
               height > 0 ? `${short(height)} too tall under ${under}` : "",
-              width > 0 ? `${short(width)} too wide` : "",
+              width > 0 ? `${short(width)} too wide${between === "opening" ? " for the opening" : ""}` : "",
               crowded ? "no place beside the others, or not where it was put" : "",
             ]
               .filter(Boolean)
@@ -191,39 +196,18 @@ function Lifts() {
   );
 }
 
-interface OutlineProps {
-  vessel: LoadedVessel;
-  several: boolean;
-  length: ReturnType<typeof measureKind>;
-  mm: ReturnType<typeof measureKind>;
-}
-
-function Outline({ vessel, several, length, mm }: OutlineProps) {
+/** What a door or a lid takes of the room as it opens. */
+function Opening() {
   const { chamber } = useChamber();
-  const at = chamber.vessels.indexOf(vessel) + 1;
-  const field = (
-    name: "bodyHeight" | "bodyWidth" | "above" | "reach" | "handles" | "tap",
-    label: string,
-    kind: OutlineProps["length"],
-    hint?: string,
-  ) => (
-    <ValueField
-      at={{ section: "vessel", field: name, id: vessel.id }}
-      label={several ? `Vessel ${at}: ${label.toLowerCase()}` : label}
-      kind={kind}
-      value={vessel[name]}
-      hint={hint}
-    />
-  );
-  const name = vesselName(vessel);
+  const { system } = usePreferences();
+  const { front, up } = swingOf(chamber);
+  const long = (m: number) => printMeasure(Math.round(m * 100) / 100, measures.length, system);
+  if (front === 0 && up === 0) return null;
   return (
-    <Fields title={several ? `Outline of vessel ${at}` : `Outline of the ${name}`}>
-      {field("bodyHeight", "Height of the body", length, `0: as a usual ${name} of its volume.`)}
-      {field("bodyWidth", "Width at its widest", length, "0: as is usual.")}
-      {field("above", "Airlock or valve above it", length)}
-      {field("reach", "Room to reach over it", length, "To take a sample.")}
-      {field("handles", "Handles, on each side", mm)}
-      {field("tap", "A tap in front", mm)}
-    </Fields>
+    <p className="max-w-prose">
+      {front > 0
+        ? `Its door swings ${long(front)} out in front: keep that free, and more to stand there with a full vessel.`
+        : `With its lid open it stands ${long(up)} high: look what hangs above it.`}
+    </p>
   );
 }

@@ -74,9 +74,11 @@ function Side({ demand }: { demand: Demand }) {
             ? "That does not hold it."
             : pull && arrives === null
               ? "It holds, and what is put in does not get into its band."
-              : pull
-                ? `Running without a pause it is in its band after ${printDuration(arrives! * 3600)}${arrives! > chamber.build.loadHours ? ": later than that" : ""}.`
-                : `At the worst it runs ${Math.round((hold / gives) * 100)}\u00a0% of the time.`}
+              : pull && arrives === 0
+                ? "It begins in its band."
+                : pull
+                  ? `Running without a pause it is in its band after ${printDuration(arrives! * 3600)}${arrives! > chamber.build.loadHours ? ": later than that" : ""}.`
+                  : `At the worst it runs ${Math.round((hold / gives) * 100)}\u00a0% of the time.`}
       </p>
       <Bar label={`${title} that is asked for`} parts={parts} most={most} outlined hot={hot} />
       {devices.length > 0 && <Bar label={`${title} that the devices give`} parts={devices} most={most} hot={hot} />}

@@ -3,7 +3,11 @@
 import { useMemo } from "react";
 import {
   beeped,
+  OPEN,
+  soundIntervals,
   faultKey,
+  hasTwoCords,
+  keyOfUnit,
   nameFaults,
   predict,
   sayExpected,
@@ -15,8 +19,7 @@ import { useActions, useChamber } from "../../context";
 import { NumberField, plainKind } from "@/parts/fields";
 
 const volts = plainKind("V", 1);
-/** Readings of each unit are its own. */
-const keyOf = ({ unit }: WiringPlan, test: string) => (unit === 0 ? test : `${unit}:${test}`);
+const ohms = plainKind("Ω", 0.1);
 
 /** Dead and live tests at plug and outlets, what each has to show, and what the readings leave possible. */
 export function MeterProof({ plan }: { plan: WiringPlan }) {
@@ -28,21 +31,23 @@ export function MeterProof({ plan }: { plan: WiringPlan }) {
     () =>
       Object.fromEntries(
         predicted.tests.flatMap(({ id }) => {
-          const read = record.work.meter[keyOf(plan, id)];
+          const read = record.work.meter[keyOfUnit(plan.unit, id)];
           return read === undefined ? [] : [[id, read]];
         }),
       ),
     [predicted, plan, record.work.meter],
   );
   const { possible, somethingElse, next, pass } = nameFaults(predicted, readings);
-  const sound = predicted.hypotheses[0]!;
   const faults = possible.filter((f) => f.kind !== "none");
   const none = faults.length < possible.length;
   const done = Object.keys(readings).length;
   const put = (id: string, value: number | null) =>
     change((r) => {
-      const { [keyOf(plan, id)]: _old, ...rest } = r.work.meter;
-      return { ...r, work: { ...r.work, meter: value === null ? rest : { ...rest, [keyOf(plan, id)]: value } } };
+      const { [keyOfUnit(plan.unit, id)]: _old, ...rest } = r.work.meter;
+      return {
+        ...r,
+        work: { ...r.work, meter: value === null ? rest : { ...rest, [keyOfUnit(plan.unit, id)]: value } },
+      };
     }, "reading of the meter");
   const row = (test: MeterTest) => {
     const i = predicted.tests.indexOf(test);
@@ -56,21 +61,35 @@ export function MeterProof({ plan }: { plan: WiringPlan }) {
           {test.says}
           {next?.id === test.id && <span className="quiet"> · tells most now</span>}
         </span>
-        <span className="self-center font-semibold">{sayExpected(test, sound.intervals[i]!)}</span>
-        {test.live ? (
-          <NumberField
-            label={`Read: ${test.says}`}
-            kind={volts}
-            value={read ?? 0}
-            estimate={read === undefined}
-            onCommit={(value) => {
-              if (value < 0 || value > 1000) return { code: "tooHigh", at: [], limit: 1000 };
-              put(test.id, value);
-              return null;
-            }}
-            onReset={read === undefined ? undefined : () => put(test.id, null)}
-            defaultText="not measured yet"
-          />
+        <span className="self-center font-semibold">{sayExpected(test, soundIntervals(predicted, i))}</span>
+        {test.asks !== "beep" ? (
+          <span className="grid gap-1">
+            <NumberField
+              label={`Read: ${test.says}`}
+              kind={test.live ? volts : ohms}
+              value={read ?? 0}
+              estimate={read === undefined}
+              onCommit={(value) => {
+                const limit = test.live ? 1000 : OPEN;
+                if (value < 0) return { code: "tooLow", at: [], limit: 0 };
+                if (value > limit) return { code: "tooHigh", at: [], limit };
+                put(test.id, value);
+                return null;
+              }}
+              onReset={read === undefined ? undefined : () => put(test.id, null)}
+              defaultText="not measured yet"
+            />
+            {!test.live && (
+              <button
+                type="button"
+                className={`key ${read === OPEN ? "key-strong" : ""}`}
+                aria-pressed={read === OPEN}
+                onClick={() => put(test.id, read === OPEN ? null : OPEN)}
+              >
+                No reading: open
+              </button>
+            )}
+          </span>
         ) : (
           <span className="flex gap-2">
             {[true, false].map((beeps) => (
@@ -93,10 +112,19 @@ export function MeterProof({ plan }: { plan: WiringPlan }) {
   return (
     <div className="grid gap-4">
       <p className="max-w-prose">
-        Try the meter on something known before and after. Dead first: plug pulled, main switch on, nothing in the
-        outlets. Then, with the enclosure shut and a 60 W lamp as a load, at the outlets alone; press the
-        residual-current button. An outlet that is off may read anything up to the full mains without a load: that is no
-        fault. Whoever is not at ease with live tests leaves them to an electrician.
+        Try the meter on something known before and after. Dead first:{" "}
+        {plan.wiring.laid === "cord"
+          ? hasTwoCords(plan)
+            ? "both plugs pulled"
+            : "plug pulled"
+          : "the circuit off, locked, and proved dead by somebody licensed"}
+        , main switch on, nothing in the outlets.{" "}
+        {plan.wiring.laid === "cord" &&
+          plan.wiring.plugTurns &&
+          "Mark the pin of the plug that the line comes from, and leave the plug the same way round while you measure live. "}
+        Then, with the enclosure shut and a 60 W lamp as a load, at the outlets alone; press the residual-current
+        button. An outlet that is off may read anything up to the full mains without a load: that is no fault. Whoever
+        is not at ease with live tests leaves them to an electrician.
       </p>
       {done > 0 && (
         <button
@@ -148,11 +176,18 @@ export function MeterProof({ plan }: { plan: WiringPlan }) {
         )}
       </section>
       <section aria-label="Dead tests">
-        <h4 className="text-lg">Dead: plug pulled</h4>
+        <h4 className="text-lg">{plan.wiring.laid === "cord" ? "Dead: plug pulled" : "Dead: circuit off"}</h4>
+        <p className="quiet max-w-prose">
+          A heater or a winding between the pins may beep on many meters; the plug of a fridge may read open, since its
+          thermostat or its electronics stand before the motor.
+        </p>
         <ul>{predicted.tests.filter((t) => !t.live).map(row)}</ul>
       </section>
       <section aria-label="Live tests">
         <h4 className="text-lg">Live: under a test load, at the outlets alone</h4>
+        <p className="max-w-prose">
+          <strong>Local code and a licensed electrician decide who may do this.</strong>
+        </p>
         <ul>{predicted.tests.filter((t) => t.live).map(row)}</ul>
       </section>
     </div>

@@ -5,6 +5,10 @@ import {
   colourOf,
   cordFor,
   cordSource,
+  fixedFor,
+  fixedSource,
+  layingTable,
+  protectedBy,
   airInside,
   endsOf,
   lengthsOf,
@@ -28,21 +32,34 @@ export function WireList({ plan, picked, onPick }: Props) {
   const { chamber } = useChamber();
   const air = Math.ceil(airInside(plan, chamber));
   const cord = cordFor(plan, air);
+  const fixed = fixedFor(plan, Math.ceil(chamber.room.high));
   const lengths = lengthsOf(plan);
   const { wiring } = plan;
-  const protects = wiring.fuse > 0 ? Math.min(wiring.fuse, wiring.breaker) : wiring.breaker;
+  const protects = protectedBy(wiring);
   return (
     <section className="grid gap-2" aria-label="Conductors">
       <h3 className="text-lg">Conductors</h3>
       <p className="max-w-prose">
         {cord ? (
           <>
-            All of them in <strong>{cord.name}</strong>: by the {printNumber(protects, 0.1)} A that protect them, in air
-            of {air} °C, {cordSource(plan)} for flexible cord (from memory). The load comes last.
+            All that the mains flow through in <strong>{cord.name}</strong>: by the {printNumber(protects, 0.1)} A that
+            protect them, in air of {air} °C, {cordSource(plan)} for flexible cord (from memory). The load comes last; a
+            short before the fuse is left to the breaker.
           </>
         ) : (
           "No flexible cord of the table carries what protects it: a smaller fuse first."
-        )}
+        )}{" "}
+        {wiring.laid !== "cord" &&
+          (fixed ? (
+            <>
+              The fixed cable, {layingTable[wiring.laid]}, in <strong>{fixed.name}</strong>: by the{" "}
+              {printNumber(wiring.breaker, 0.1)} A of the breaker, {fixedSource(plan)} (from memory).
+            </>
+          ) : (
+            "No fixed cable of the table carries what the breaker lets through."
+          ))}{" "}
+        {wires.some((w) => w.job === "low") &&
+          "Low voltage in 0.5 mm² (20 AWG), insulated for the mains, since it shares the enclosure with them."}
       </p>
       <div className="overflow-x-auto">
         <table className="text-left">
@@ -90,8 +107,9 @@ export function WireList({ plan, picked, onPick }: Props) {
         </table>
       </div>
       <p className="quiet max-w-prose">
-        A gland and a strain relief where each cord goes in; earth longer than the others, so that it parts last. A
-        barrier between mains and probe wires. Stop here and have it looked at before the first plug goes in.
+        A gland and a strain relief where each cord goes in, and a loop below it so that water drips off; earth longer
+        than the others, so that it parts last. A barrier between mains and probe wires. Stop here and have it looked at
+        before the first plug goes in.
       </p>
     </section>
   );
