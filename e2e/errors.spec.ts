@@ -29,15 +29,17 @@ plain("a page that breaks says so, keeps the policy, and leads on with everythin
   await openDemo(page, "job");
   await page.goto("/bench?c=demo-curing-cabinet&at=job");
   await trialDone(page);
-  // Nothing is to be drawn anew between the break and the key.
-  await expect(page.getByText("Weighing what would help")).toHaveCount(0);
   // From now on its station of heat and cold cannot be drawn: with two controllers the heads of its devices ask for this.
+  // Only there: what comes late of the trial is still drawn where it stands.
   await page.evaluate(() => {
     const real = Array.prototype.flatMap;
-    Object.assign(window, { mend: () => (Array.prototype.flatMap = real) });
-    Array.prototype.flatMap = () => {
-      throw new Error("broken on purpose");
-    };
+    Object.assign(window, { mend: () => Object.assign(Array.prototype, { flatMap: real }) });
+    Object.assign(Array.prototype, {
+      flatMap(this: unknown[], each: (of: unknown) => unknown) {
+        if (location.search.includes("at=heat")) throw new Error("broken on purpose");
+        return real.call(this, each);
+      },
+    });
   });
   await page.keyboard.press("3");
   await expect(page.getByRole("heading", { name: "Something broke on this page" })).toBeVisible();
