@@ -10,6 +10,7 @@ const swc = [
   },
 ];
 const shared = {
+  sandboxInjectedGlobals: ["Math"],
   transform: { "^.+\\.(t|j|mj)sx?$": swc },
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/$1", "\\.css$": "<rootDir>/scripts/empty.cjs" },
   transformIgnorePatterns: ["/node_modules/(?!(react-hotkeys-hook|nanoid|odex)/)"],
