@@ -317,12 +317,15 @@ describe("a chamber", () => {
     const most = mostAlike(rest, vessels[0]!);
     expect(fitRemedies(describeChamber(many)).find((r) => r.kind === "fewer")!.amount).toBe(most);
   });
-  it("what lies flat goes by its volume: two thirds of the box, and all of a pot", () => {
-    const flat = (...edits: Edit[]) =>
-      boxFit(describeChamber(recordWith(edit("vessel", "form", "tray"), edit("vessel", "volume", 0.02), ...edits)));
-    // By hand: 0.375 m³ inside, of which 0.251 are two thirds.
-    expect([12, 13].map((count) => flat(edit("vessel", "count", count)).fits)).toEqual([true, false]);
-    expect(flat(edit("vessel", "count", 13)).shorts).toEqual([]);
+  it("pieces go by their volume: two thirds of the room that nothing fixed takes, and all of a pot", () => {
+    const pieces = (...edits: Edit[]) =>
+      boxFit(describeChamber(recordWith(edit("vessel", "form", "piece"), edit("vessel", "volume", 0.02), ...edits)));
+    // By hand: 0.375 m³ inside, of which 0.251 are two thirds; a thing of 0.1 m³ leaves 0.184.
+    expect([12, 13].map((count) => pieces(edit("vessel", "count", count)).fits)).toEqual([true, false]);
+    const thing = { kind: "other", x: 0, y: 0, z: 0, width: 0.5, depth: 0.4, height: 0.5, clear: 0 };
+    const beside = (count: number) => pieces(edit("vessel", "count", count), edit("build", "things", [thing])).fits;
+    expect([9, 10].map(beside)).toEqual([true, false]);
+    expect(pieces(edit("vessel", "count", 13)).shorts).toEqual([]);
     for (const kind of ["kettle", "jacketed"]) {
       const own = describeChamber(recordWith(edit("cabinet", "kind", kind), edit("vessel", "volume", 0.4)));
       expect(boxFit(own)).toMatchObject({ fits: true, placed: [] });

@@ -1,8 +1,20 @@
 import { insideOf, isBath, isVesselItself, vesselName } from "../chamber";
 import type { Chamber, LoadedVessel } from "../model";
+import {
+  FLAT_AIR,
+  flatSize,
+  layAiry,
+  missingFlat,
+  mostLaid,
+  TIGHT,
+  type FlatAir,
+  type FlatWanted,
+  type Laid,
+} from "./flat";
 import { outlineOf, extents, fullHeight, type Outline } from "./outline";
 import { mostOf, place, type Placed, type Wanted } from "./place";
 import { pastRim, TO_WALLS } from "./collide";
+import type { Block } from "./solids";
 import { spaceOf, type Space } from "./space";
 
 /** What keeps a vessel out, m; 0: nothing of that kind. */
@@ -16,6 +28,8 @@ export interface Short {
   between: "walls" | "opening";
   /** It would go in by itself: the others take its place. */
   crowded: boolean;
+  /** Of what lies flat, how many do find a place. */
+  laid?: number;
 }
 
 /** How what stands in a box fits into it. */
@@ -24,13 +38,19 @@ export interface BoxFit {
   space: Space;
   placed: Placed[];
   shorts: Short[];
-  /** Share of the inside that flat pieces and trays take, where they have to hang or lie in layers. */
+  /** Trays where they lie, and with how much air around each; the usual one where there are none. */
+  laid: Laid[];
+  air: FlatAir;
+  /** Share of the room inside that pieces take. */
   filled: number;
 }
 
-/** Flat things hang, lie on grids or in water: of them the volume counts, and a third of the box stays air. */
-const FILLED_MOST = 0.67;
+/** Pieces hang, lie on grids or in water: of them the volume counts, and a third of the room stays air (estimate). */
+export const FILLED_MOST = 0.67;
 export const isFlat = ({ form }: Pick<LoadedVessel, "form">): boolean => form === "tray" || form === "piece";
+
+/** Whether its trays have the air around each that they want. */
+export const isAiry = ({ air }: Pick<BoxFit, "air">): boolean => air.over >= FLAT_AIR.over;
 
 /** More than so many are not set one by one. */
 const ONE_BY_ONE = 60;
@@ -75,9 +95,10 @@ function goesIn(space: Space, outline: Outline): boolean {
 export function boxFit(chamber: Pick<Chamber, "cabinet" | "build" | "vessels">): BoxFit {
   const { cabinet, vessels } = chamber;
   const space = spaceOf(chamber);
-  const flat = vessels.filter(isFlat).reduce((sum, v) => sum + v.count * v.volume, 0);
-  const filled = flat / insideOf(cabinet).volume;
-  if (isVesselItself(cabinet.kind)) return { fits: true, space, placed: [], shorts: [], filled: 0 };
+  if (isVesselItself(cabinet.kind))
+    return { fits: true, space, placed: [], shorts: [], laid: [], air: FLAT_AIR, filled: 0 };
+  const pieces = vessels.filter((v) => v.form === "piece").reduce((sum, v) => sum + v.count * v.volume, 0);
+  const filled = pieces / roomIn(space, insideOf(cabinet).volume);
   const name = (v: LoadedVessel) =>
     `the ${vesselName(v)}${vessels.length > 1 ? ` (vessel ${vessels.indexOf(v) + 1})` : ""}`;
   const wanted = vessels
@@ -100,8 +121,53 @@ export function boxFit(chamber: Pick<Chamber, "cabinet" | "build" | "vessels">):
       : { vessel: id, ...shortOf(space, outline), crowded: false };
   });
   // In a pot pieces lie in the water, whatever its shape.
-  const stuffed = filled > FILLED_MOST && !isBath(cabinet.kind);
-  return { fits: troubled.length === 0 && !stuffed, space, placed, shorts, filled };
+  const bath = isBath(cabinet.kind);
+  const trays = bath ? { laid: [], shorts: [], air: FLAT_AIR } : layTrays(space, placed, vessels, name);
+  shorts.push(...trays.shorts);
+  const stuffed = filled > FILLED_MOST && !bath;
+  return { fits: shorts.length === 0 && !stuffed, space, placed, shorts, laid: trays.laid, air: trays.air, filled };
+}
+
+/** The room inside that nothing fixed takes, m³. */
+function roomIn({ blocks }: Space, volume: number): number {
+  const taken = blocks.reduce((sum, b) => sum + (b.x1 - b.x0) * (b.y1 - b.y0) * (b.z1 - b.z0), 0);
+  return Math.max(0.01 * volume, volume - taken);
+}
+
+/** Trays on grids around what stands: with the air that they want, or where that does not do with as little as goes. */
+function layTrays(
+  space: Space,
+  placed: readonly Placed[],
+  vessels: readonly LoadedVessel[],
+  name: (v: LoadedVessel) => string,
+): Pick<BoxFit, "laid" | "shorts" | "air"> {
+  const trays = vessels.filter((v) => v.form === "tray");
+  if (trays.length === 0) return { laid: [], shorts: [], air: FLAT_AIR };
+  const wanted = trays.map((v): FlatWanted => ({ id: v.id, name: name(v), count: v.count, ...flatSize(v) }));
+  const { laid, air } = layAiry(space, placed.map(bodyOf), wanted);
+  const shorts = wanted.flatMap((w): Short[] => {
+    const lie = laid.filter(({ id }) => id === w.id).length;
+    if (lie === w.count) return [];
+    const alone = mostLaid(space, w, TIGHT).all > 0;
+    return alone
+      ? [{ vessel: w.id, height: 0, under: "", width: 0, between: "walls", crowded: true, laid: lie }]
+      : [{ vessel: w.id, ...missingFlat(space, w), crowded: false, laid: 0 }];
+  });
+  return { laid, shorts, air };
+}
+
+/** What a vessel takes where it stands, as one block, m. */
+function bodyOf({ name, outline, at }: Placed): Block {
+  const { side, front, back } = extents(outline, at.turned);
+  return {
+    name,
+    x0: at.x - side,
+    x1: at.x + side,
+    y0: at.y - back,
+    y1: at.y + front,
+    z0: at.z,
+    z1: at.z + fullHeight(outline),
+  };
 }
 
 /** How many vessels like one of a chamber's go in at most, by themselves. */

@@ -1,5 +1,7 @@
 import type { Chamber, Edit, LoadedVessel } from "../model";
-import { boxFit, isFlat, type Short } from "./fit";
+import { boxFit, isAiry, isFlat, type Short } from "./fit";
+import { flatSize, mostLaid } from "./flat";
+import { spaceOf } from "./space";
 import { thingNames } from "./things";
 
 /** A way to make it fit; each was tried. */
@@ -29,6 +31,19 @@ const withEdits = (chamber: Fitted, edits: readonly Edit[]): Fitted =>
       return { ...c, vessels: c.vessels.map((v) => (v.id === id ? { ...v, [field]: value } : v)) };
     return section === "build" || section === "cabinet" ? { ...c, [section]: { ...c[section], [field]: value } } : c;
   }, chamber);
+
+/** Fewer trays of one kind, so that all lie with the air that they want; tried. */
+export function fewerAiry(chamber: Fitted): { id: string; count: number } | null {
+  const space = spaceOf(chamber);
+  for (const v of chamber.vessels.filter(({ form }) => form === "tray")) {
+    const most = Math.min(v.count - 1, mostLaid(space, flatSize(v)).all);
+    // Beside others fewer of them lie than by themselves.
+    for (let count = most; count >= 1; count = Math.min(count - 1, Math.floor(count * 0.9)))
+      if (isAiry(boxFit(withEdits(chamber, [{ section: "vessel", field: "count", value: count, id: v.id } as Edit]))))
+        return { id: v.id, count };
+  }
+  return null;
+}
 
 /** What would make everything fit, the least change first; only what does when it is tried. */
 export function fitRemedies(chamber: Fitted): FitRemedy[] {
@@ -79,12 +94,14 @@ export function fitRemedies(chamber: Fitted): FitRemedy[] {
         edits: [set("cabinet", "collar", cabinet.collar + board)],
       });
   }
-  for (const v of now.shorts.map(of)) {
-    if (isFlat(v)) continue;
-    for (let count = v.count - 1; count >= 1; count--) {
+  for (const short of now.shorts) {
+    const v = of(short);
+    const most = Math.min(v.count - 1, short.laid ?? v.count);
+    for (let count = most; count >= 1; count--) {
       const edits = [set("vessel", "count", count, v.id), without(v)];
       asked.push({ id: `fewer-${v.id}-${count}`, kind: "fewer", amount: count, edits });
     }
+    if (isFlat(v)) continue;
     // A smaller one is as its volume has it, whatever was measured on this one.
     for (const volume of VOLUMES.filter((one) => one < v.volume - 1e-6).reverse())
       asked.push({

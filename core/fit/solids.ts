@@ -9,6 +9,8 @@ export interface Block {
   z1: number;
   /** Air that a body keeps to it, m; without it what is usual. */
   clear?: number;
+  /** Flat things lie directly on it. */
+  shelf?: true;
 }
 
 /** An upright cylinder in the same coordinates. */

@@ -44,7 +44,13 @@ export function spaceOf({ cabinet, build }: Pick<Chamber, "cabinet" | "build">):
     levels.push({ on: "hump", z: build.humpHeight, x0, x1, y0: 0, y1 });
   }
   if (build.shelfAt > 0 && build.shelfAt < height) {
-    blocks.push({ name: "the shelf", ...whole, z0: Math.max(0, build.shelfAt - SHELF), z1: build.shelfAt });
+    blocks.push({
+      name: "the shelf",
+      ...whole,
+      z0: Math.max(0, build.shelfAt - SHELF),
+      z1: build.shelfAt,
+      shelf: true,
+    });
     levels.push({ on: "shelf", z: build.shelfAt, ...whole });
   }
   if (build.doorShelf > 0)

@@ -1,6 +1,6 @@
 import { hasAirlock, vesselName } from "../chamber";
-import { boxFit, fitRemedies, isFlat, type FitRemedy, type Short } from "../fit";
-import type { Chamber, LoadedVessel } from "../model";
+import { boxFit, fewerAiry, FILLED_MOST, fitRemedies, isAiry, isFlat, type FitRemedy, type Short } from "../fit";
+import type { Chamber, Edit, LoadedVessel } from "../model";
 import { measures, printMeasure } from "../quantity";
 import { memo } from "../trial";
 import type { Case, Finding, Remedy, Rule } from "./types";
@@ -29,8 +29,10 @@ export function fitLabel({ kind, amount, what }: FitRemedy, name: string): strin
   }
 }
 
-const missing = (c: Case, vessel: LoadedVessel, { height, under, width, between, crowded }: Short): string[] => {
+const missing = (c: Case, vessel: LoadedVessel, short: Short): string[] => {
+  const { height, under, width, between, crowded } = short;
   const name = vesselName(vessel);
+  if (isFlat(vessel)) return missingTrays(vessel, short);
   const usual = vessel.bodyHeight === 0 && vessel.bodyWidth === 0;
   return [
     height > 0
@@ -47,10 +49,24 @@ const missing = (c: Case, vessel: LoadedVessel, { height, under, width, between,
   ].filter(Boolean);
 };
 
+/** The same of what lies flat. */
+const missingTrays = (
+  { count }: LoadedVessel,
+  { height, under, width, between, crowded, laid = 0 }: Short,
+): string[] => [
+  crowded ? `Of ${count} trays ${laid} find a place, close together: what is in the way takes the rest.` : "",
+  height > 0 ? `A tray is ${long(height)} too tall under ${under}.` : "",
+  width > 0 ? `A tray is ${long(width)} too wide${between === "opening" ? " for the opening" : ""}.` : "",
+  !crowded && height === 0 && width === 0 ? "Something is in the way of every tray." : "",
+  "Trays are taken as square: type what yours measure.",
+];
+
 /** Placing is a search, and every trial of the same box and vessels asks it again. */
 const fitted = memo((of: Pick<Chamber, "cabinet" | "build" | "vessels">) => {
   const fit = boxFit(of);
-  return { fit, offered: fit.fits ? [] : fitRemedies(of) };
+  const close = fit.fits && !isAiry(fit) ? of.vessels.find((v) => v.form === "tray") : undefined;
+  const fewer = close ? fewerAiry(of) : null;
+  return { fit, offered: fit.fits ? [] : fitRemedies(of), close, fewer };
 });
 
 /** What stands in the box does not go in, or not where it was put. */
@@ -58,9 +74,12 @@ export const doesNotFit: Rule = (c) => {
   const { chamber } = c;
   const { cabinet, build, vessels } = chamber;
   const {
-    fit: { fits, shorts, filled },
+    fit: { fits, shorts, filled, air },
     offered,
+    close,
+    fewer,
   } = fitted({ cabinet, build, vessels });
+  if (close) return traysTooClose(close, air.over, fewer);
   if (fits) return null;
   const remedies = (vessel: LoadedVessel): Remedy[] =>
     offered.slice(0, 4).map((r) => ({ id: r.id, label: fitLabel(r, vesselName(vessel)), edits: r.edits }));
@@ -78,10 +97,34 @@ export const doesNotFit: Rule = (c) => {
     const vessel = vessels.find((v) => v.id === short.vessel)!;
     return finding(vessel, missing(c, vessel, short).join(" "));
   });
-  const flat = vessels.find(isFlat);
-  if (!flat || filled <= 0.67) return stood;
+  const pieces = vessels.find((v) => v.form === "piece");
+  if (!pieces || filled <= FILLED_MOST) return stood;
   return [
     ...stood,
-    finding(flat, "All of them together take more than two thirds of the box: air has to get around them."),
+    finding(pieces, "All of them together take more than two thirds of the room inside: air has to get around them."),
   ];
 };
+
+/** They go in, and air hardly gets around them. */
+const traysTooClose = (
+  { id, count }: LoadedVessel,
+  over: number,
+  fewer: { id: string; count: number } | null,
+): Finding => ({
+  id: "trays-too-close",
+  about: id,
+  severity: "warning",
+  station: "box",
+  title: "The trays lie close together",
+  text: `All ${count} go in with ${long(over)} over each, in place of 5\u00a0cm: what makes heat of its own gets warmer in the middle than in the trial, which lets air reach each of them.`,
+  moment: null,
+  remedies: fewer
+    ? [
+        {
+          id: `airy-${fewer.id}-${fewer.count}`,
+          label: fewer.count === 1 ? "Only one tray" : `Only ${fewer.count} trays`,
+          edits: [{ section: "vessel", field: "count", id: fewer.id, value: fewer.count } as Edit],
+        },
+      ]
+    : [],
+});

@@ -25,6 +25,13 @@ const differentials = (d: number) => [
 ];
 
 /** Each rule on a real trial that it fires on, and on one that it does not. */
+/** By hand, 1.5 m high: fourteen of 5 cm lie with 5 cm over each, (1.5 − 0.05) / 0.1. */
+const traysOf = (count: number) => [
+  set("vessel", "form", "tray"),
+  set("vessel", "bodyWidth", 0.4),
+  set("vessel", "bodyHeight", 0.05),
+  set("vessel", "count", count),
+];
 const cases: [id: string, firing: Edit[], silent: Edit[]][] = [
   [
     "never-arrives",
@@ -76,6 +83,7 @@ const cases: [id: string, firing: Edit[], silent: Edit[]][] = [
   ["offset-wrong", [set("probe", "error", 2), set("settings", "offset", 0)], [set("probe", "error", 2)]],
   ["slow-arrival", [set("vessel", "startTemperature", celsius(5)), heaterOf(26), ...steadyRoom(8)], []],
   ["does-not-fit", [set("vessel", "volume", 0.12)], []],
+  ["trays-too-close", traysOf(15), traysOf(14)],
   ["near-freezing", [hold, ...steadyRoom(15), set("stage", "low", celsius(-1)), set("stage", "high", celsius(1))], []],
 ];
 

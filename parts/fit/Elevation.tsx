@@ -10,7 +10,7 @@ interface Props {
 }
 
 /** The inside from the front: what stands on what, and how much is left above it. */
-export function Elevation({ fit: { space, placed }, metre, system }: Props) {
+export function Elevation({ fit: { space, placed, laid }, metre, system }: Props) {
   const [w, h] = [space.width * metre, space.height * metre];
   const long = (m: number) => printMeasure(Math.round(m * 100) / 100, measures.length, system);
   const up = (z: number) => h - z * metre;
@@ -53,6 +53,23 @@ export function Elevation({ fit: { space, placed }, metre, system }: Props) {
             <title>Rim of the opening</title>
           </rect>
         ))}
+      {[...new Set(laid.map(({ block }) => block.z0))].map((z) => (
+        <path key={z} d={`M 0 ${up(z)} H ${w}`} stroke="currentColor" strokeOpacity="0.35" strokeDasharray="2 3" />
+      ))}
+      {laid.map(({ block: b }, i) => (
+        <rect
+          key={i}
+          x={b.x0 * metre}
+          y={up(b.z1)}
+          width={(b.x1 - b.x0) * metre}
+          height={(b.z1 - b.z0) * metre}
+          rx="2"
+          fill="var(--honey)"
+          fillOpacity="0.5"
+          stroke="currentColor"
+          strokeWidth="1.2"
+        />
+      ))}
       {/* What stands further back is drawn first. */}
       {[...placed]
         .sort((a, b) => a.at.y - b.at.y)

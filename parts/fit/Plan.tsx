@@ -21,7 +21,7 @@ const steps: Record<string, [number, number]> = {
 };
 
 /** The inside from above, the back at the top: vessels are dragged, or moved by the arrow keys and turned with R. */
-export function Plan({ fit: { space, placed }, metre, system, onMove }: Props) {
+export function Plan({ fit: { space, placed, laid }, metre, system, onMove }: Props) {
   const [w, d] = [space.width * metre, space.depth * metre];
   const long = (m: number) => printMeasure(Math.round(m * 100) / 100, measures.length, system);
   const pad = 34;
@@ -88,6 +88,26 @@ export function Plan({ fit: { space, placed }, metre, system, onMove }: Props) {
       <text x={-12} y={d / 2} textAnchor="middle" transform={`rotate(-90 -12 ${d / 2})`} {...words}>
         {long(space.depth)}
       </text>
+      {seenFromAbove(laid).map(({ block: b, over }, i) => (
+        <g key={i}>
+          <rect
+            x={b.x0 * metre}
+            y={b.y0 * metre}
+            width={(b.x1 - b.x0) * metre}
+            height={(b.y1 - b.y0) * metre}
+            rx="3"
+            fill="var(--honey)"
+            fillOpacity="0.4"
+            stroke="currentColor"
+            strokeWidth="1.4"
+          />
+          {over > 1 && (b.x1 - b.x0) * metre > 60 && (
+            <text x={((b.x0 + b.x1) / 2) * metre} y={((b.y0 + b.y1) / 2) * metre + 4} textAnchor="middle" {...words}>
+              {over} layers
+            </text>
+          )}
+        </g>
+      ))}
       {placed.map((p, i) => (
         <Vessel
           key={i}
@@ -101,6 +121,18 @@ export function Plan({ fit: { space, placed }, metre, system, onMove }: Props) {
       ))}
     </svg>
   );
+}
+
+/** Trays that lie over one another are drawn once, with how many they are. */
+function seenFromAbove(laid: DrawnFit["laid"]): { block: DrawnFit["laid"][number]["block"]; over: number }[] {
+  const stacks = new Map<string, { block: DrawnFit["laid"][number]["block"]; over: number }>();
+  for (const { block } of laid) {
+    const key = [block.x0, block.x1, block.y0].map((m) => Math.round(m * 1000)).join(" ");
+    const stack = stacks.get(key);
+    if (stack) stack.over++;
+    else stacks.set(key, { block, over: 1 });
+  }
+  return [...stacks.values()];
 }
 
 /** Whether a name stands within so many pixels. */

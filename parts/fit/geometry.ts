@@ -1,9 +1,10 @@
-import type { Placed, Space } from "@/core/fit";
+import type { Laid, Placed, Space } from "@/core/fit";
 
 /** What the drawings of the inside are drawn from. */
 export interface DrawnFit {
   space: Space;
   placed: readonly Placed[];
+  laid: readonly Laid[];
 }
 
 /** Where a vessel was moved to by hand: which of all that stand, its middle, m, and whether it was turned. */

@@ -2,7 +2,7 @@
 
 import { useMemo } from "react";
 import { hasLid, isBath, vesselName } from "@/core/chamber";
-import { boxFit, isFlat, layersIn, liftOf, mostAlike, swingOf, type BoxFit } from "@/core/fit";
+import { boxFit, flatSize, isAiry, isFlat, liftOf, mostAlike, mostLaid, swingOf, type BoxFit } from "@/core/fit";
 import type { Chamber, Edit, LoadedVessel, Spot } from "@/core/model";
 import { measures, printMeasure } from "@/core/quantity";
 import { Elevation, Plan } from "@/parts/fit";
@@ -68,14 +68,17 @@ export function Fit() {
   return (
     <section className="grid gap-4" aria-label="Does it fit?">
       <p className="text-lg" aria-live="polite">
-        <strong>{fit.fits ? "It fits." : "It does not fit."}</strong> <Answer fit={fit} />
+        <strong>{!fit.fits ? "It does not fit." : isAiry(fit) ? "It fits." : "It fits, close together."}</strong>{" "}
+        <Answer fit={fit} />
       </p>
+      {(placed.length > 0 || fit.laid.length > 0) && (
+        <div className="flex flex-wrap items-start gap-6">
+          <Plan fit={fit} metre={metre} system={system} onMove={move} />
+          <Elevation fit={fit} metre={metre} system={system} />
+        </div>
+      )}
       {placed.length > 0 && (
         <>
-          <div className="flex flex-wrap items-start gap-6">
-            <Plan fit={fit} metre={metre} system={system} onMove={move} />
-            <Elevation fit={fit} metre={metre} system={system} />
-          </div>
           <p className="quiet max-w-prose">
             Drag a vessel in the plan, or move it with the arrow keys; R turns it. With 2 cm to the walls and 1 cm
             between.{" "}
@@ -114,7 +117,7 @@ export function Fit() {
       </Fields>
       <Things />
       {chamber.vessels
-        .filter((v) => !isFlat(v))
+        .filter((v) => v.form !== "piece")
         .map((v) => (
           <OutlineFields key={v.id} vessel={v} several={chamber.vessels.length > 1} length={length} mm={mm} />
         ))}
@@ -127,6 +130,7 @@ function Answer({ fit }: { fit: BoxFit }) {
   const { system } = usePreferences();
   const short = (m: number) => printMeasure(Math.round(m * 1000) / 1000, measures.thickness, system);
   const [first] = chamber.vessels;
+  const countOf = (id: string) => chamber.vessels.find((v) => v.id === id)?.count ?? 0;
   // Where a vessel stands changes nothing of how many go in.
   const asked = JSON.stringify([chamber.cabinet, chamber.build, { ...first!, spots: [] }]);
   const most = useMemo(() => {
@@ -137,11 +141,12 @@ function Answer({ fit }: { fit: BoxFit }) {
     return (
       <>
         {fit.shorts
-          .map(({ height, width, between, under, crowded }) =>
+          .map(({ height, width, between, under, crowded, laid, vessel }) =>
             [
               height > 0 ? `${short(height)} too tall under ${under}` : "",
               width > 0 ? `${short(width)} too wide${between === "opening" ? " for the opening" : ""}` : "",
-              crowded ? "no place beside the others, or not where it was put" : "",
+              crowded && laid !== undefined ? `of ${countOf(vessel)} trays ${laid} find a place` : "",
+              crowded && laid === undefined ? "no place beside the others, or not where it was put" : "",
             ]
               .filter(Boolean)
               .join(", "),
@@ -151,15 +156,13 @@ function Answer({ fit }: { fit: BoxFit }) {
         {fit.shorts.length > 0 ? ". " : ""}What would make it fit stands with the finding.
       </>
     );
-  const layers = isFlat(first!) && !isBath(chamber.cabinet.kind) ? layersIn(chamber.cabinet, first!) : null;
-  if (layers)
-    return (
-      <>
-        {layers.all === 0
-          ? "With air on all sides not one of them lies in it."
-          : `Laid on grids with air on all sides: ${layers.across} side by side, ${layers.behind} behind one another, ${layers.over} over one another, ${layers.all} in all.`}
-      </>
-    );
+  if (isFlat(first!)) {
+    if (isBath(chamber.cabinet.kind)) return null;
+    const { all, layers } = mostLaid(fit.space, flatSize(first!));
+    const lie = `Laid on grids with 2 cm beside each and 5 cm over it`;
+    if (all === 0) return <>{`${lie} not one goes in.`}</>;
+    return <>{`${lie} at least ${all} of them find a place, in ${layers} ${layers === 1 ? "layer" : "layers"}.`}</>;
+  }
   if (most <= 0) return null;
   return (
     <>

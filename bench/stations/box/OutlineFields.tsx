@@ -1,6 +1,7 @@
 "use client";
 
 import { vesselName } from "@/core/chamber";
+import { isFlat } from "@/core/fit";
 import type { LoadedVessel } from "@/core/model";
 import type { measureKind } from "@/parts/fields";
 import { useChamber } from "../../context";
@@ -31,6 +32,13 @@ export function OutlineFields({ vessel, several, length, mm }: Props) {
     />
   );
   const name = vesselName(vessel);
+  if (isFlat(vessel))
+    return (
+      <Fields title={several ? `Trays of vessel ${at}` : "Your trays, as measured"}>
+        {field("bodyWidth", "Side of a tray", length, "The longer one. 0: as is usual for its volume.")}
+        {field("bodyHeight", "Height of a tray", mm, "0: as is usual.")}
+      </Fields>
+    );
   return (
     <Fields title={several ? `Outline of vessel ${at}` : `Outline of the ${name}`}>
       {field("bodyHeight", "Height of the body", length, `0: as a usual ${name} of its volume.`)}
