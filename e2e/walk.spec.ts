@@ -39,6 +39,26 @@ test("three questions lead from an empty profile to a bench with settings and a 
   expect(Date.now() - started).toBeLessThan(60_000);
 });
 
+test.describe("where people measure in inches", () => {
+  test.use({ locale: "en-US" });
+  test("a new chamber shows °F, stands on 120 V, and its bars of watts stay within the page", async ({ page }) => {
+    await page.goto("/new");
+    await page.getByText("Tempeh", { exact: true }).click();
+    await page.getByRole("button", { name: "Put it on the shelf and open it" }).click();
+    await trialDone(page);
+    await page.keyboard.press("4");
+    await expect(page.getByRole("combobox", { name: "Mains" })).toHaveValue("one120");
+    await expect(page.getByRole("textbox", { name: "Breaker at the wall" })).toHaveValue("15");
+    await page.keyboard.press("3");
+    const worst = page.getByRole("region", { name: "The worst hour each way" });
+    await expect(worst).toContainText("°F");
+    for (const bar of await worst.getByRole("img").all()) {
+      const inside = await bar.evaluate((of) => of.scrollWidth <= of.clientWidth);
+      expect(inside).toBe(true);
+    }
+  });
+});
+
 test("everything that is asked has its effect on the trial, and reload keeps it", async ({ page }) => {
   test.setTimeout(240_000);
   await makeChamber(page, "All knobs");

@@ -116,7 +116,9 @@ function Questions() {
   const create = () => {
     // A unit bought where people think in °F shows °F.
     const unit: Edit[] = scale === "F" ? [{ section: "unit", field: "scale", value: "F" }] : [];
-    const made = addChamber(name || suggested, [...editsOf(answers, scale), ...unit], answers.job);
+    // Where people measure in inches the mains are nearly always 120 V; it can be said otherwise at the wiring.
+    const mains: Edit[] = system === "customary" ? [{ section: "wiring", field: "mains", value: "one120" }] : [];
+    const made = addChamber(name || suggested, [...editsOf(answers, scale), ...unit, ...mains], answers.job);
     if ("problem" in made) setProblem(made.problem);
     else {
       setDraft(null);

@@ -37,7 +37,9 @@ export interface Demand {
 const targetOf = (vessel: LoadedVessel, stage: Pick<Stage, "target">): Temperature =>
   vessel.band?.target ?? stage.target;
 const sum = (loads: readonly { watts: number }[]): number => loads.reduce((all, l) => all + l.watts, 0);
-const asked = (loads: Load[]): Load[] => loads.filter((l) => Math.abs(l.watts) >= 0.05);
+/** Less than this is nothing, W. */
+const LEAST = 0.05;
+const asked = (loads: Load[]): Load[] => loads.filter((l) => Math.abs(l.watts) >= LEAST);
 const numbered = <T extends { id: string }>(list: readonly T[], label: (entry: T) => string) =>
   list.map((entry, i) => ({ id: entry.id, name: list.length > 1 ? `${label(entry)} ${i + 1}` : label(entry) }));
 
@@ -58,15 +60,17 @@ function drawnUp(
   const joules = pulled(chamber, stage, side);
   const hold = Math.max(0, sum(holds));
   const watts = joules / (chamber.build.loadHours * 3600);
+  // Rounded degrees leave a trace of it that nobody has to bring.
+  const brings = watts >= LEAST;
   const gives = sum(devices);
   return {
     side,
     target: stage.target,
     room: side === "heat" ? chamber.room.low : chamber.room.high,
     holds,
-    pull: joules > 0 ? { joules, watts } : null,
+    pull: brings ? { joules, watts } : null,
     hold,
-    total: hold + (joules > 0 ? watts : 0),
+    total: hold + (brings ? watts : 0),
     devices,
     gives,
   };

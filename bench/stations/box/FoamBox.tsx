@@ -5,7 +5,7 @@ import { Printer } from "lucide-react";
 import { ventsNeeded } from "@/core/chamber";
 import { nest, panelsOf, sizedFor, thicknesses } from "@/core/foam";
 import type { Build } from "@/core/model";
-import { measures, printMeasure, printNumber } from "@/core/quantity";
+import { measures, printDuration, printMeasure, printNumber } from "@/core/quantity";
 import { Cuts, CutTable } from "@/parts/fit";
 import { measureKind, plainKind, Select } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../../context";
@@ -176,7 +176,11 @@ function Walls() {
                   <td className="pr-5">{printNumber(t.loss, 0.01)} W/K</td>
                   <td className="pr-5">{printNumber(t.watts, 1)} W</td>
                   <td className="pr-5">
-                    {t.hours === Infinity ? "the room holds it" : `${printNumber(t.hours, t.hours < 10 ? 0.5 : 1)} h`}
+                    {t.hours === Infinity
+                      ? "the room holds it"
+                      : t.hours < 1
+                        ? printDuration(t.hours * 3600)
+                        : `${printNumber(t.hours, t.hours < 10 ? 0.5 : 1)} h`}
                   </td>
                   <td className="pr-5">{t.sheets}</td>
                   {priced && <td className="pr-5">{printNumber(t.price, 1)}</td>}

@@ -2,7 +2,7 @@
 
 import { coolersOf, heatersOf } from "@/core/chamber";
 import { useDeferredValue } from "react";
-import { arrivalOf, worstCold, worstHeat, type Demand } from "@/core/demand";
+import { arrivalOf, worstCold, worstHeat, type Demand, type Load } from "@/core/demand";
 import { measures, printDuration, printMeasure, printTemperature } from "@/core/quantity";
 import { plainKind } from "@/parts/fields";
 import { useChamber, usePreferences } from "../../context";
@@ -14,8 +14,8 @@ export function Worst() {
   const heat = worstHeat(chamber, stage, control.holds);
   const cold = worstCold(chamber, stage);
   const sides = [
-    ...(heat.total > 0 || heatersOf(chamber).length > 0 ? [heat] : []),
-    ...(cold.total > 0 || coolersOf(chamber).length > 0 ? [cold] : []),
+    ...(heat.total >= 0.5 || heatersOf(chamber).length > 0 ? [heat] : []),
+    ...(cold.total >= 0.5 || coolersOf(chamber).length > 0 ? [cold] : []),
   ];
   return (
     <section className="grid gap-4" aria-label="The worst hour each way">
@@ -80,7 +80,7 @@ function Side({ demand }: { demand: Demand }) {
                   ? `Running without a pause it is in its band after ${printDuration(arrives! * 3600)}${arrives! > chamber.build.loadHours ? ": later than that" : ""}.`
                   : `At the worst it runs ${Math.round((hold / gives) * 100)}\u00a0% of the time.`}
       </p>
-      <Bar label={`${title} that is asked for`} parts={parts} most={most} outlined hot={hot} />
+      <Bar label={`${title} that is asked for`} parts={upTo(parts, total)} most={most} outlined hot={hot} />
       {devices.length > 0 && <Bar label={`${title} that the devices give`} parts={devices} most={most} hot={hot} />}
       <ul className="text-base-content quiet flex flex-wrap gap-x-5 text-[0.8125rem]">
         {[...parts, ...saved].map((p) => (
@@ -98,9 +98,19 @@ function Side({ demand }: { demand: Demand }) {
   );
 }
 
+/** Of what asks, as much as is left to the devices: what saves some of it takes from the end. */
+function upTo(parts: readonly Load[], total: number): Load[] {
+  let left = total;
+  return parts.flatMap(({ name, watts }) => {
+    const rest = Math.min(watts, left);
+    left -= rest;
+    return rest > 0 ? [{ name, watts: rest }] : [];
+  });
+}
+
 interface BarProps {
   label: string;
-  parts: readonly { name: string; watts: number }[];
+  parts: readonly Load[];
   most: number;
   outlined?: boolean;
   hot: boolean;
