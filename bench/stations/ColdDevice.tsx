@@ -49,7 +49,11 @@ export function ColdDevice({ cooler }: { cooler: PlacedCooler }) {
         <p className="max-w-prose">
           {need > 1
             ? `Nothing brings the temperature down but a colder room. ${note}`
-            : "None is needed: the room is never warmer than the target."}
+            : own > 1
+              ? `The box gives its own heat of ${watts(own)} off by itself. What makes it gets warmer than the air meanwhile: the trial shows by how much.`
+              : chamber.room.high <= target
+                ? "None is needed: the room is never warmer than the target."
+                : `Hardly any is needed. ${note}`}
         </p>
       )}
       {cooler.kind === "compressor" && (

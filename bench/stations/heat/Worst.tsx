@@ -45,7 +45,10 @@ function Side({ demand }: { demand: Demand }) {
   const { chamber, stage } = useDeferredValue(useChamber());
   const arrives = pull && gives > hold ? arrivalOf({ chamber, side, id: stage.id }) : null;
   const hot = side === "heat";
-  const watts = (w: number) => printMeasure(Math.round(w), measures.power, system);
+  const watts = (w: number) =>
+    w > 0 && w < 0.5
+      ? `less than ${printMeasure(1, measures.power, system)}`
+      : printMeasure(Math.round(w), measures.power, system);
   const parts = [
     ...holds.filter((p) => p.watts > 0),
     ...(pull ? [{ name: "to bring in what is put in", watts: pull.watts }] : []),
@@ -127,22 +130,22 @@ function Bar({ label, parts, most, outlined = false, hot }: BarProps) {
       style={{ height: HEIGHT }}
     >
       {parts.map(({ name, watts }) => (
-        <svg key={name} width={`${(watts / most) * 99}%`} height={HEIGHT} className="block shrink-0" aria-hidden>
-          <rect
-            x="0.5"
-            y="0.5"
-            width="calc(100% - 1px)"
-            height={HEIGHT - 1}
-            fill={outlined ? "none" : fill}
-            stroke="currentColor"
-            strokeWidth="1.2"
-          />
-          {outlined && (
-            <text x="5" y="15" fontSize="12" fill="var(--color-base-content)">
-              {watts / most > 0.16 ? name : ""}
-            </text>
+        <div key={name} className="relative shrink-0" style={{ width: `${(watts / most) * 99}%` }} aria-hidden>
+          <svg width="100%" height={HEIGHT} className="block">
+            <rect
+              x="0.5"
+              y="0.5"
+              width="calc(100% - 1px)"
+              height={HEIGHT - 1}
+              fill={outlined ? "none" : fill}
+              stroke="currentColor"
+              strokeWidth="1.2"
+            />
+          </svg>
+          {outlined && watts / most > 0.12 && (
+            <span className="text-base-content absolute inset-x-1.5 top-0 truncate text-xs leading-[22px]">{name}</span>
           )}
-        </svg>
+        </div>
       ))}
     </div>
   );
