@@ -1,7 +1,7 @@
 import { closedHeight, fullHeight } from "@/core/fit";
 import { measures, printMeasure, type UnitSystem } from "@/core/quantity";
 import type { DrawnFit } from "./geometry";
-import { profileOf } from "./shapes";
+import { fromFront, profileOf } from "./shapes";
 
 interface Props {
   fit: DrawnFit;
@@ -37,15 +37,7 @@ export function Elevation({ fit: { space, placed, laid }, metre, system }: Props
       {space.blocks
         .filter((b) => b.y0 === 0 || b.clear !== undefined)
         .map((b) => (
-          <rect
-            key={b.name}
-            x={b.x0 * metre}
-            y={up(b.z1)}
-            width={(b.x1 - b.x0) * metre}
-            height={Math.max(1.5, (b.z1 - b.z0) * metre)}
-            fill="url(#block-hatch)"
-            stroke="currentColor"
-          />
+          <rect key={b.name} {...fromFront(b, metre, up)} fill="url(#block-hatch)" stroke="currentColor" />
         ))}
       {space.rim > 0 &&
         [0, w - space.rim * metre].map((at) => (
@@ -59,10 +51,7 @@ export function Elevation({ fit: { space, placed, laid }, metre, system }: Props
       {laid.map(({ block: b }, i) => (
         <rect
           key={i}
-          x={b.x0 * metre}
-          y={up(b.z1)}
-          width={(b.x1 - b.x0) * metre}
-          height={(b.z1 - b.z0) * metre}
+          {...fromFront(b, metre, up)}
           rx="2"
           fill="var(--honey)"
           fillOpacity="0.5"

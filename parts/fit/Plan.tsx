@@ -1,9 +1,10 @@
 "use client";
 
 import { useRef, type KeyboardEvent, type PointerEvent } from "react";
-import { extents, widest, type Placed } from "@/core/fit";
+import { extents, widest, type Laid, type Placed } from "@/core/fit";
 import { measures, printMeasure, type UnitSystem } from "@/core/quantity";
 import { snapped, type DrawnFit, type Moved } from "./geometry";
+import { fromAbove } from "./shapes";
 
 interface Props {
   fit: DrawnFit;
@@ -44,10 +45,7 @@ export function Plan({ fit: { space, placed, laid }, metre, system, onMove }: Pr
         .map((b) => (
           <g key={b.name}>
             <rect
-              x={b.x0 * metre}
-              y={b.y0 * metre}
-              width={(b.x1 - b.x0) * metre}
-              height={(b.y1 - b.y0) * metre}
+              {...fromAbove(b, metre)}
               fill="url(#block-hatch)"
               stroke="currentColor"
               strokeDasharray={b.z0 > 0.01 ? "4 3" : undefined}
@@ -91,10 +89,7 @@ export function Plan({ fit: { space, placed, laid }, metre, system, onMove }: Pr
       {seenFromAbove(laid).map(({ block: b, over }, i) => (
         <g key={i}>
           <rect
-            x={b.x0 * metre}
-            y={b.y0 * metre}
-            width={(b.x1 - b.x0) * metre}
-            height={(b.y1 - b.y0) * metre}
+            {...fromAbove(b, metre)}
             rx="3"
             fill="var(--honey)"
             fillOpacity="0.4"
@@ -124,8 +119,8 @@ export function Plan({ fit: { space, placed, laid }, metre, system, onMove }: Pr
 }
 
 /** Trays that lie over one another are drawn once, with how many they are. */
-function seenFromAbove(laid: DrawnFit["laid"]): { block: DrawnFit["laid"][number]["block"]; over: number }[] {
-  const stacks = new Map<string, { block: DrawnFit["laid"][number]["block"]; over: number }>();
+function seenFromAbove(laid: DrawnFit["laid"]): { block: Laid["block"]; over: number }[] {
+  const stacks = new Map<string, { block: Laid["block"]; over: number }>();
   for (const { block } of laid) {
     const key = [block.x0, block.x1, block.y0].map((m) => Math.round(m * 1000)).join(" ");
     const stack = stacks.get(key);

@@ -1,4 +1,20 @@
-import { ringsOf, type Outline } from "@/core/fit";
+import { ringsOf, type Laid, type Outline } from "@/core/fit";
+
+type Block = Laid["block"];
+
+/** A block as a rectangle of the drawing, px: from above, and with `up` for heights from the front. */
+export const fromAbove = (b: Block, metre: number) => ({
+  x: b.x0 * metre,
+  y: b.y0 * metre,
+  width: (b.x1 - b.x0) * metre,
+  height: (b.y1 - b.y0) * metre,
+});
+export const fromFront = (b: Block, metre: number, up: (z: number) => number) => ({
+  x: b.x0 * metre,
+  y: up(b.z1),
+  width: (b.x1 - b.x0) * metre,
+  height: Math.max(1.5, (b.z1 - b.z0) * metre),
+});
 
 /** The outline of a vessel from the side, its middle and its foot at 0: x to the right and z up, m. */
 export function profileOf(o: Outline): [x: number, z: number][] {
