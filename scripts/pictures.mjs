@@ -118,6 +118,9 @@ try {
     await act?.(page);
     // Trials, weighed remedies and fonts have to be there; nothing on screen says so for all views alike.
     await page.waitForLoadState("networkidle");
+    const trial = page.locator("section[aria-label=Trial]");
+    if (await trial.isVisible()) await trial.getByRole("img").first().waitFor();
+    await page.getByText("Weighing what would help").waitFor({ state: "detached", timeout: 60_000 });
     await page.waitForTimeout(2500);
     await page.screenshot({ path: join(root, "docs", "screenshots", `${name}.png`) });
     await page.close();

@@ -80,8 +80,8 @@ export function Fit() {
       {placed.length > 0 && (
         <>
           <p className="quiet max-w-prose">
-            Drag a vessel in the plan, or move it with the arrow keys; R turns it. With 2 cm to the walls and 1 cm
-            between.{" "}
+            Drag a vessel in the plan, or move it with the arrow keys; R turns it. With 2&nbsp;cm to the walls and
+            1&nbsp;cm between.{" "}
             {chamber.vessels.some((v) => v.spots.length > 0) && (
               <button
                 type="button"
