@@ -133,7 +133,7 @@ describe("trays in a chamber", () => {
     recordWith(edit("vessel", "form", "tray"), edit("vessel", "volume", 0.0018), ...edits);
   const fitOf = (...edits: Edit[]) => boxFit(describeChamber(trays(...edits)));
   it("one too wide for the box does not fit, whatever its volume says", () => {
-    // By hand: 20 L of 4 cm are 0.71 m square, and the box is 0.5 m wide and deep.
+    // By hand: 20 L of 3 cm are 0.82 m square, and the box is 0.5 m wide and deep.
     const wide = fitOf(edit("vessel", "volume", 0.02));
     expect(wide.fits).toBe(false);
     expect(wide.shorts[0]).toMatchObject({ crowded: false, height: 0 });

@@ -51,15 +51,16 @@ const missing = (c: Case, vessel: LoadedVessel, short: Short): string[] => {
 
 /** The same of what lies flat. */
 const missingTrays = (
-  { count }: LoadedVessel,
+  { count, bodyWidth }: LoadedVessel,
   { height, under, width, between, crowded, laid = 0 }: Short,
-): string[] => [
-  crowded ? `Of ${count} trays ${laid} find a place, close together: what is in the way takes the rest.` : "",
-  height > 0 ? `A tray is ${long(height)} too tall under ${under}.` : "",
-  width > 0 ? `A tray is ${long(width)} too wide${between === "opening" ? " for the opening" : ""}.` : "",
-  !crowded && height === 0 && width === 0 ? "Something is in the way of every tray." : "",
-  "Trays are taken as square: type what yours measure.",
-];
+): string[] =>
+  [
+    crowded ? `Of ${count} trays ${laid} find a place, close together: for the rest there is no room.` : "",
+    height > 0 ? `A tray is ${long(height)} too tall under ${under}.` : "",
+    width > 0 ? `A tray is ${long(width)} too wide${between === "opening" ? " for the opening" : ""}.` : "",
+    !crowded && height === 0 && width === 0 ? "Something is in the way of every tray." : "",
+    bodyWidth > 0 ? "" : "Trays are taken as square and 3\u00a0cm deep: type what yours measure.",
+  ].filter(Boolean);
 
 /** Placing is a search, and every trial of the same box and vessels asks it again. */
 const fitted = memo((of: Pick<Chamber, "cabinet" | "build" | "vessels">) => {

@@ -2,7 +2,20 @@
 
 import { useMemo } from "react";
 import { hasLid, isBath, vesselName } from "@/core/chamber";
-import { boxFit, flatSize, isAiry, isFlat, liftOf, mostAlike, mostLaid, swingOf, type BoxFit } from "@/core/fit";
+import {
+  BETWEEN,
+  boxFit,
+  FLAT_AIR,
+  flatSize,
+  isAiry,
+  isFlat,
+  liftOf,
+  mostAlike,
+  mostLaid,
+  swingOf,
+  TO_WALLS,
+  type BoxFit,
+} from "@/core/fit";
 import type { Chamber, Edit, LoadedVessel, Spot } from "@/core/model";
 import { measures, printMeasure } from "@/core/quantity";
 import { Elevation, Plan } from "@/parts/fit";
@@ -80,8 +93,9 @@ export function Fit() {
       {placed.length > 0 && (
         <>
           <p className="quiet max-w-prose">
-            Drag a vessel in the plan, or move it with the arrow keys; R turns it. With 2&nbsp;cm to the walls and
-            1&nbsp;cm between.{" "}
+            Drag a vessel in the plan, or move it with the arrow keys; R turns it. With{" "}
+            {printMeasure(TO_WALLS, measures.thickness, system)} to the walls and{" "}
+            {printMeasure(BETWEEN, measures.thickness, system)} between.{" "}
             {chamber.vessels.some((v) => v.spots.length > 0) && (
               <button
                 type="button"
@@ -159,7 +173,7 @@ function Answer({ fit }: { fit: BoxFit }) {
   if (isFlat(first!)) {
     if (isBath(chamber.cabinet.kind)) return null;
     const { all, layers } = mostLaid(fit.space, flatSize(first!));
-    const lie = `Laid on grids with 2 cm beside each and 5 cm over it`;
+    const lie = `Laid on grids with ${short(FLAT_AIR.beside)} beside each and ${short(FLAT_AIR.over)} over it`;
     if (all === 0) return <>{`${lie} not one goes in.`}</>;
     return <>{`${lie} at least ${all} of them find a place, in ${layers} ${layers === 1 ? "layer" : "layers"}.`}</>;
   }
