@@ -16,9 +16,17 @@ const ask = async (call: string, body: unknown, type: string | null = JSON_TYPE)
   return { status, answer: JSON.parse(text) as Record<string, unknown> };
 };
 
+/** Worked calls are looked at from two sides; each is answered once. */
+const answered = new Map<object, ReturnType<typeof ask>>();
+const askOnce = (call: string, body: object) => {
+  const answer = answered.get(body) ?? ask(call, body);
+  answered.set(body, answer);
+  return answer;
+};
+
 describe("worked calls of the Reference room", () => {
   it.each(examples.map((e) => [e.title, e] as const))("%s", async (_, { call, body, look }) => {
-    const { status, answer } = await ask(call, body);
+    const { status, answer } = await askOnce(call, body);
     expect(status).toBe(200);
     const seen = lookAt(answer, look);
     expect(seen).toBeDefined();
@@ -73,7 +81,7 @@ describe("answers, checked against their description by a validator that is not 
   ];
   it.each(bodies)("%s: %s", async (_, call, body) => {
     const validate = validator.compile(doc.components.schemas[`${call}-answer`]!);
-    const { status, answer } = await ask(call, body);
+    const { status, answer } = await askOnce(call, body);
     expect(status).toBe(200);
     validate(answer);
     expect(validate.errors ?? []).toEqual([]);
