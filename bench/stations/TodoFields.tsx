@@ -48,7 +48,7 @@ export function TodoFields() {
           By the usual course in this trial: a reading decides, and moves what comes after it.
           {missing > 0 && " The trial does not come to every stage: make it longer to see the rest."}
         </p>
-        <p className="flex flex-wrap items-center gap-3">
+        <p className="mb-4 flex flex-wrap items-center gap-3">
           <button
             type="button"
             className="key"

@@ -175,7 +175,8 @@ function Answer({ fit }: { fit: BoxFit }) {
     const { all, layers } = mostLaid(fit.space, flatSize(first!));
     const lie = `Laid on grids with ${short(FLAT_AIR.beside)} beside each and ${short(FLAT_AIR.over)} over it`;
     if (all === 0) return <>{`${lie} not one goes in.`}</>;
-    return <>{`${lie} at least ${all} of them find a place, in ${layers} ${layers === 1 ? "layer" : "layers"}.`}</>;
+    const which = chamber.vessels.length > 1 ? "of vessel 1 alone" : "of them";
+    return <>{`${lie} at least ${all} ${which} find a place, in ${layers} ${layers === 1 ? "layer" : "layers"}.`}</>;
   }
   if (most <= 0) return null;
   return (
