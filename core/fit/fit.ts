@@ -47,10 +47,13 @@ export interface BoxFit {
 
 /** Pieces hang, lie on grids or in water: of them the volume counts, and a third of the room stays air (estimate). */
 export const FILLED_MOST = 0.67;
-export const isFlat = ({ form }: Pick<LoadedVessel, "form">): boolean => form === "tray" || form === "piece";
 
 /** Whether its trays have the air around each that they want. */
 export const isAiry = ({ air }: Pick<BoxFit, "air">): boolean => air.over >= FLAT_AIR.over;
+
+export const isTray = ({ form }: Pick<LoadedVessel, "form">): boolean => form === "tray";
+export const isPiece = ({ form }: Pick<LoadedVessel, "form">): boolean => form === "piece";
+export const isFlat = (v: Pick<LoadedVessel, "form">): boolean => isTray(v) || isPiece(v);
 
 /** More than so many are not set one by one. */
 const ONE_BY_ONE = 60;
@@ -97,7 +100,7 @@ export function boxFit(chamber: Pick<Chamber, "cabinet" | "build" | "vessels">):
   const space = spaceOf(chamber);
   if (isVesselItself(cabinet.kind))
     return { fits: true, space, placed: [], shorts: [], laid: [], air: FLAT_AIR, filled: 0 };
-  const pieces = vessels.filter((v) => v.form === "piece").reduce((sum, v) => sum + v.count * v.volume, 0);
+  const pieces = vessels.filter(isPiece).reduce((sum, v) => sum + v.count * v.volume, 0);
   const filled = pieces / roomIn(space, insideOf(cabinet).volume);
   const name = (v: LoadedVessel) =>
     `the ${vesselName(v)}${vessels.length > 1 ? ` (vessel ${vessels.indexOf(v) + 1})` : ""}`;
@@ -141,7 +144,7 @@ function layTrays(
   vessels: readonly LoadedVessel[],
   name: (v: LoadedVessel) => string,
 ): Pick<BoxFit, "laid" | "shorts" | "air"> {
-  const trays = vessels.filter((v) => v.form === "tray");
+  const trays = vessels.filter(isTray);
   if (trays.length === 0) return { laid: [], shorts: [], air: FLAT_AIR };
   const wanted = trays.map((v): FlatWanted => ({ id: v.id, name: name(v), count: v.count, ...flatSize(v) }));
   const { laid, air } = layAiry(space, placed.map(bodyOf), wanted);

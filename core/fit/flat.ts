@@ -41,12 +41,8 @@ const MOST_LAID = 500;
 const FEEL = 0.01;
 const EDGE = 1e-9;
 
-interface Rect {
-  x0: number;
-  x1: number;
-  y0: number;
-  y1: number;
-}
+/** A block as it is seen from above, m. */
+type Rect = Pick<Block, "x0" | "x1" | "y0" | "y1">;
 
 /** Rows from the back to the front, each from the left: what is in the way is passed by, and the row goes on behind it. */
 function rowsIn(width: number, depth: number, round: boolean, taken: readonly Rect[], side: number, air: number) {

@@ -5,5 +5,6 @@ export * from "./lift";
 export { closedHeight, extents, fullHeight, outlineOf, ringsOf, widest, type Outline } from "./outline";
 export { type Placed } from "./place";
 export * from "./remedies";
+export { type Block } from "./solids";
 export { type Space } from "./space";
 export * from "./things";

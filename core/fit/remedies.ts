@@ -1,5 +1,5 @@
 import type { Chamber, Edit, LoadedVessel } from "../model";
-import { boxFit, isAiry, isFlat, type Short } from "./fit";
+import { boxFit, isAiry, isFlat, isTray, type Short } from "./fit";
 import { flatSize, mostLaid } from "./flat";
 import { spaceOf } from "./space";
 import { thingNames } from "./things";
@@ -35,7 +35,7 @@ const withEdits = (chamber: Fitted, edits: readonly Edit[]): Fitted =>
 /** Fewer trays of one kind, so that all lie with the air that they want; tried. */
 export function fewerAiry(chamber: Fitted): { id: string; count: number } | null {
   const space = spaceOf(chamber);
-  for (const v of chamber.vessels.filter(({ form }) => form === "tray")) {
+  for (const v of chamber.vessels.filter(isTray)) {
     const most = Math.min(v.count - 1, mostLaid(space, flatSize(v)).all);
     // Beside others fewer of them lie than by themselves.
     for (let count = most; count >= 1; count = Math.min(count - 1, Math.floor(count * 0.9)))

@@ -1,5 +1,16 @@
 import { hasAirlock, vesselName } from "../chamber";
-import { boxFit, fewerAiry, FILLED_MOST, fitRemedies, isAiry, isFlat, type FitRemedy, type Short } from "../fit";
+import {
+  boxFit,
+  fewerAiry,
+  FILLED_MOST,
+  fitRemedies,
+  isAiry,
+  isFlat,
+  isPiece,
+  isTray,
+  type FitRemedy,
+  type Short,
+} from "../fit";
 import type { Chamber, Edit, LoadedVessel } from "../model";
 import { measures, printMeasure } from "../quantity";
 import { memo } from "../trial";
@@ -65,7 +76,7 @@ const missingTrays = (
 /** Placing is a search, and every trial of the same box and vessels asks it again. */
 const fitted = memo((of: Pick<Chamber, "cabinet" | "build" | "vessels">) => {
   const fit = boxFit(of);
-  const close = fit.fits && !isAiry(fit) ? of.vessels.find((v) => v.form === "tray") : undefined;
+  const close = fit.fits && !isAiry(fit) ? of.vessels.find(isTray) : undefined;
   const fewer = close ? fewerAiry(of) : null;
   return { fit, offered: fit.fits ? [] : fitRemedies(of), close, fewer };
 });
@@ -89,7 +100,12 @@ export const doesNotFit: Rule = (c) => {
     about: vessel.id,
     severity: "danger",
     station: "box",
-    title: vessels.length > 1 ? `Vessel ${vessels.indexOf(vessel) + 1} does not fit` : "The vessel does not fit",
+    title:
+      vessels.length > 1
+        ? `Vessel ${vessels.indexOf(vessel) + 1} does not fit`
+        : isFlat(vessel)
+          ? `The ${vessel.form}s do not fit`
+          : "The vessel does not fit",
     text,
     moment: null,
     remedies: remedies(vessel),
@@ -98,7 +114,7 @@ export const doesNotFit: Rule = (c) => {
     const vessel = vessels.find((v) => v.id === short.vessel)!;
     return finding(vessel, missing(c, vessel, short).join(" "));
   });
-  const pieces = vessels.find((v) => v.form === "piece");
+  const pieces = vessels.find(isPiece);
   if (!pieces || filled <= FILLED_MOST) return stood;
   return [
     ...stood,
@@ -107,17 +123,13 @@ export const doesNotFit: Rule = (c) => {
 };
 
 /** They go in, and air hardly gets around them. */
-const traysTooClose = (
-  { id, count }: LoadedVessel,
-  over: number,
-  fewer: { id: string; count: number } | null,
-): Finding => ({
+const traysTooClose = ({ id }: LoadedVessel, over: number, fewer: { id: string; count: number } | null): Finding => ({
   id: "trays-too-close",
   about: id,
   severity: "warning",
   station: "box",
   title: "The trays lie close together",
-  text: `All ${count} go in with ${long(over)} over each, in place of 5\u00a0cm: what makes heat of its own gets warmer in the middle than in the trial, which lets air reach each of them.`,
+  text: `All of them go in with ${long(over)} over each, in place of 5\u00a0cm: what makes heat of its own gets warmer in the middle than in the trial, which lets air reach each of them.`,
   moment: null,
   remedies: fewer
     ? [

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRef, type KeyboardEvent, type PointerEvent } from "react";
-import { extents, widest, type Laid, type Placed } from "@/core/fit";
+import { extents, widest, type Block, type Placed } from "@/core/fit";
 import { measures, printMeasure, type UnitSystem } from "@/core/quantity";
 import { snapped, type DrawnFit, type Moved } from "./geometry";
 import { fromAbove } from "./shapes";
@@ -119,8 +119,8 @@ export function Plan({ fit: { space, placed, laid }, metre, system, onMove }: Pr
 }
 
 /** Trays that lie over one another are drawn once, with how many they are. */
-function seenFromAbove(laid: DrawnFit["laid"]): { block: Laid["block"]; over: number }[] {
-  const stacks = new Map<string, { block: Laid["block"]; over: number }>();
+function seenFromAbove(laid: DrawnFit["laid"]): { block: Block; over: number }[] {
+  const stacks = new Map<string, { block: Block; over: number }>();
   for (const { block } of laid) {
     const key = [block.x0, block.x1, block.y0].map((m) => Math.round(m * 1000)).join(" ");
     const stack = stacks.get(key);

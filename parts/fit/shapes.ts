@@ -1,6 +1,4 @@
-import { ringsOf, type Laid, type Outline } from "@/core/fit";
-
-type Block = Laid["block"];
+import { ringsOf, type Block, type Outline } from "@/core/fit";
 
 /** A block as a rectangle of the drawing, px: from above, and with `up` for heights from the front. */
 export const fromAbove = (b: Block, metre: number) => ({

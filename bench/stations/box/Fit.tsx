@@ -9,6 +9,7 @@ import {
   flatSize,
   isAiry,
   isFlat,
+  isPiece,
   liftOf,
   mostAlike,
   mostLaid,
@@ -131,7 +132,7 @@ export function Fit() {
       </Fields>
       <Things />
       {chamber.vessels
-        .filter((v) => v.form !== "piece")
+        .filter((v) => !isPiece(v))
         .map((v) => (
           <OutlineFields key={v.id} vessel={v} several={chamber.vessels.length > 1} length={length} mm={mm} />
         ))}
@@ -159,7 +160,7 @@ function Answer({ fit }: { fit: BoxFit }) {
             [
               height > 0 ? `${short(height)} too tall under ${under}` : "",
               width > 0 ? `${short(width)} too wide${between === "opening" ? " for the opening" : ""}` : "",
-              crowded && laid !== undefined ? `of ${countOf(vessel)} trays ${laid} find a place` : "",
+              crowded && laid !== undefined ? `${laid} of ${countOf(vessel)} trays find a place` : "",
               crowded && laid === undefined ? "no place beside the others, or not where it was put" : "",
             ]
               .filter(Boolean)
@@ -173,7 +174,7 @@ function Answer({ fit }: { fit: BoxFit }) {
   if (isFlat(first!)) {
     if (isBath(chamber.cabinet.kind)) return null;
     const { all, layers } = mostLaid(fit.space, flatSize(first!));
-    const lie = `Laid on grids with ${short(FLAT_AIR.beside)} beside each and ${short(FLAT_AIR.over)} over it`;
+    const lie = `${isPiece(first!) ? "Hung they go by their volume. " : ""}Laid on grids with ${short(FLAT_AIR.beside)} beside each and ${short(FLAT_AIR.over)} over it`;
     if (all === 0) return <>{`${lie} not one goes in.`}</>;
     const which = chamber.vessels.length > 1 ? "of vessel 1 alone" : "of them";
     return <>{`${lie} at least ${all} ${which} find a place, in ${layers} ${layers === 1 ? "layer" : "layers"}.`}</>;
