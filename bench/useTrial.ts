@@ -55,6 +55,16 @@ function shownWith(last: Live, answer: TrialAnswer | FirstAnswer, of: Question, 
   return { answer: { ...answer, verdicts, calm, took: { ...answer.took, verdicts: 0 } }, ...shown };
 }
 
+const trialKeys = new WeakMap<ChamberRecord, string>();
+/** A record as a trial sees it: what was read off a meter, ticked, bought or settled changes nothing of it. */
+function trialKey(record: ChamberRecord): string {
+  const { work: _work, parts: _parts, settled: _settled, revision: _revision, updatedAt: _at, ...seen } = record;
+  const key = trialKeys.get(record) ?? JSON.stringify(seen);
+  trialKeys.set(record, key);
+  return key;
+}
+const sameTrial = (a: ChamberRecord, b: ChamberRecord): boolean => a === b || trialKey(a) === trialKey(b);
+
 /** The worker's trial of a chamber: runs again on every change, the latest only, with the last answer on show meanwhile. */
 export function useTrial(record: ChamberRecord, days: number, scale: Scale): TrialHold {
   const [live, setLive] = useState<Live>({
@@ -82,7 +92,7 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
   const ask = useCallback(
     (asked: ChamberRecord) => {
       const { current } = latest;
-      if (current && current.record === asked && current.days === days && current.scale === scale) return;
+      if (current && sameTrial(current.record, asked) && current.days === days && current.scale === scale) return;
       latest.current = next.current = { record: asked, days, scale };
       judging.current?.abort();
       const pump = async () => {
@@ -124,7 +134,7 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
   }, [ask, record]);
 
   const { of, judged, ...rest } = live;
-  const done = judged && of !== null && of.record === record && of.days === days && of.scale === scale;
+  const done = judged && of !== null && sameTrial(of.record, record) && of.days === days && of.scale === scale;
   return { ...rest, of, busy: !done && live.failed === null, ask, again };
 }
 

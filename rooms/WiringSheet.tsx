@@ -8,21 +8,25 @@ import type { ChamberRecord } from "@/core/model";
 import { measures, printMeasure } from "@/core/quantity";
 import {
   airInside,
+  beyondTheMeter,
+  checkedList,
   colourOf,
   cordFor,
   cordSource,
-  endsOf,
   lengthsOf,
   namesOf,
+  netlistOf,
+  neverHere,
   orderOfWork,
-  predict,
-  sayExpected,
-  sayTerminal,
-  soundIntervals,
-  wiresOf,
+  proveAgain,
+  sayMarked,
+  stopWords,
+  uncheckedList,
   wiringFindings,
   wiringPlanOf,
+  type SaidTest,
 } from "@/core/wiring";
+import { useProof } from "@/bench/useWiring";
 import { Enclosure, Ladder } from "@/parts/wiring";
 import { useWorkshop } from "@/workshop";
 import { NoChamber } from "./NoChamber";
@@ -40,6 +44,8 @@ export function WiringRoom() {
 }
 
 const none = () => undefined;
+const nothingRead = {};
+const severityNames = { danger: "Danger", warning: "Warning", note: "Note" } as const;
 
 function Part({ title, children, page = false }: { title: string; children: ReactNode; page?: boolean }) {
   return (
@@ -56,7 +62,10 @@ function Sheet({ record }: { record: ChamberRecord }) {
   const asked = Number(useSearchParams().get("u") ?? 0);
   const unit = Number.isInteger(asked) && asked >= 0 && asked < chamber.controllers.length ? asked : 0;
   const plan = useMemo(() => wiringPlanOf(chamber, unit, namesOf(record, unit)), [chamber, unit, record]);
-  const predicted = useMemo(() => (chamber.wiring.ownWork ? predict(plan) : null), [chamber, plan]);
+  const own = chamber.wiring.ownWork;
+  const net = netlistOf(plan);
+  const { answer } = useProof(plan, nothingRead);
+  const { faces, ways } = neverHere(chamber);
   const lengths = useMemo(() => lengthsOf(plan), [plan]);
   const findings = wiringFindings(plan, chamber);
   const cord = cordFor(plan, Math.ceil(airInside(plan, chamber)));
@@ -79,20 +88,23 @@ function Sheet({ record }: { record: ChamberRecord }) {
           <ul className="grid max-w-prose gap-1">
             {findings.map((f) => (
               <li key={f.id}>
-                {f.text} {f.mend}
+                <strong>{severityNames[f.severity]}:</strong> {f.text} {f.mend}
               </li>
             ))}
           </ul>
         )}
-        {!chamber.wiring.ownWork && (
+        <p className="max-w-prose text-[0.875rem]">
+          {checkedList} {uncheckedList}
+        </p>
+        {!own && (
           <p className="max-w-prose">
             A ready-made unit switches it: there is nothing to wire. The station Wiring says what its outlets have to
             carry.
           </p>
         )}
-        {predicted && (
+        {own && (
           <>
-            <Part title="Ladder">
+            <Part title="Ladder" page>
               <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="The ladder, moved sideways">
                 <Ladder plan={plan} picked={null} onPick={none} />
               </div>
@@ -107,7 +119,7 @@ function Sheet({ record }: { record: ChamberRecord }) {
                 <table className="w-full text-left text-[0.875rem]">
                   <thead>
                     <tr className="rule-line border-b">
-                      {["Done", "From", "To", "Colour", "Length", "Ends"].map((head) => (
+                      {["Laid", "No.", "From", "To", "Colour", "Length", "Ends"].map((head) => (
                         <th key={head} className="py-1 pr-3">
                           {head}
                         </th>
@@ -115,17 +127,18 @@ function Sheet({ record }: { record: ChamberRecord }) {
                     </tr>
                   </thead>
                   <tbody>
-                    {wiresOf(plan).map((wire) => (
+                    {net.wires.map((wire) => (
                       <tr key={wire.id} className="rule-line break-inside-avoid border-b">
                         <td className="pr-3">{"\u2610"}</td>
-                        <td className="pr-3">{sayTerminal(wire.from, plan)}</td>
-                        <td className="pr-3">{sayTerminal(wire.to, plan)}</td>
+                        <td className="pr-3 font-semibold">{wire.number}</td>
+                        <td className="pr-3">{sayMarked(wire.from, net)}</td>
+                        <td className="pr-3">{sayMarked(wire.to, net)}</td>
                         <td className="pr-3">{colourOf(wire, chamber.wiring)}</td>
                         <td className="pr-3 whitespace-nowrap">
                           {printMeasure(Math.ceil(lengths[wire.id]! * 100) / 100, measures.length, system)}
                         </td>
                         <td>
-                          {endsOf(wire.from)}, {endsOf(wire.to)}
+                          {net.pins.get(wire.from)!.end}, {net.pins.get(wire.to)!.end}
                         </td>
                       </tr>
                     ))}
@@ -143,25 +156,59 @@ function Sheet({ record }: { record: ChamberRecord }) {
                 ))}
               </ol>
             </Part>
-            <Part title="Proof by meter" page>
-              <p className="max-w-prose">
-                Dead: {plan.wiring.laid === "cord" ? "every plug pulled" : "the circuit off and proved dead"}, main
-                switch on. Live: shut, under a 60 W lamp, at the outlets alone. A pass says nothing of insulation or of
-                the quality of the earth, and never that it is safe.
+            <Part title="Dead proof" page>
+              <p className="max-w-prose font-semibold">
+                {"\u2610"} The meter was tried on something known, before and after. {"\u2610"}{" "}
+                {chamber.wiring.laid === "cord"
+                  ? "Every plug is pulled."
+                  : "The circuit is off, locked and proved dead."}{" "}
+                {"\u2610"} Nothing is in the outlets; main switch on; no jumper anywhere.
               </p>
-              <table className="w-full text-left text-[0.875rem]">
-                <tbody>
-                  {predicted.tests.map((test, i) => (
-                    <tr key={test.id} className="rule-line break-inside-avoid border-b">
-                      <td className="py-0.5 pr-3">{test.live ? "live" : "dead"}</td>
-                      <td className="pr-3">{test.says}</td>
-                      <td className="pr-3 font-semibold">{sayExpected(test, soundIntervals(predicted, i))}</td>
-                      <td className="rule-line w-20 border-b" aria-label="read" />
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
+              <p className="max-w-prose">
+                Lid off, meter on ohms, its leads&#8217; own ohms taken off. The first reading that is wrong:{" "}
+                <strong>{stopWords(plan, false)}</strong> Mend it, and begin again with the first test. No voltage
+                before every line is right.
+              </p>
+              {answer ? <Lines tests={answer.dead} from={0} /> : <p>Working the tests out …</p>}
             </Part>
+            <Part title="Live proof" page>
+              <p className="max-w-prose">
+                <strong>Only after every dead test was right, and only by somebody who may.</strong> Lid shut, behind a
+                residual-current device whose button tripped, with a filament lamp of 25 to 60 W for these mains in the
+                outlet, at the outlets alone.
+              </p>
+              <p className="max-w-prose">
+                {"\u2610"} Residual-current device: ______ mA, its button tripped. The first reading that is wrong:{" "}
+                <strong>{stopWords(plan, true)}</strong>
+              </p>
+              {answer && <Lines tests={answer.live} from={answer.dead.length} />}
+              <p className="max-w-prose">No meter here can tell: {beyondTheMeter.join("; ")}.</p>
+            </Part>
+            <Part title="What must be proved again" page>
+              <ul className="grid max-w-prose gap-1">
+                {proveAgain.map(({ after, what }) => (
+                  <li key={after}>
+                    After {after}: <strong>{what}</strong>.
+                  </li>
+                ))}
+              </ul>
+            </Part>
+            {faces.length > 0 && (
+              <Part title="Where no hole goes">
+                <p className="max-w-prose">
+                  No face of the cabinet is known to be free. A pierced pipe lets out the refrigerant, which mostly
+                  burns.
+                </p>
+                <ul className="grid max-w-prose gap-1">
+                  {faces.map(({ face, hides }) => (
+                    <li key={face}>
+                      <strong>{face}, never:</strong> {hides}.
+                    </li>
+                  ))}
+                </ul>
+                <p className="max-w-prose">Ways that need no hole: {ways.join("; ")}.</p>
+              </Part>
+            )}
             <Part title="Labels, to stick on" page>
               <WiringLabels plan={plan} name={record.name} />
             </Part>
@@ -169,5 +216,32 @@ function Sheet({ record }: { record: ChamberRecord }) {
         )}
       </main>
     </>
+  );
+}
+
+/** Tests with a line for what was read. */
+function Lines({ tests, from }: { tests: readonly SaidTest[]; from: number }) {
+  return (
+    <table className="w-full text-left text-[0.875rem]">
+      <thead>
+        <tr className="rule-line border-b">
+          {["No.", "Between", "Has to show", "Read"].map((head) => (
+            <th key={head} className="py-1 pr-3">
+              {head}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {tests.map((test, i) => (
+          <tr key={test.id} className="rule-line break-inside-avoid border-b">
+            <td className="py-1 pr-3 font-semibold">{from + i + 1}</td>
+            <td className="pr-3">{test.says}</td>
+            <td className="pr-3 font-semibold">{test.expected}</td>
+            <td className="rule-line w-24 border-b" aria-label="read" />
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

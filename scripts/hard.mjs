@@ -1,5 +1,5 @@
 // Hard use in full: 10,000 damaged backups, 3,000 damaged calls at the door, 100 kills of the browser, 200 edits of two
-// tabs at the same time, more random chambers. verify asks for a share of each. `npm run hard -- 7`: with another seed.
+// tabs at the same time, more random chambers, 500 random wirings with every single fault of each. verify asks for a share of each. `npm run hard -- 7`: with another seed.
 import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { chromium } from "./chromium.mjs";
@@ -9,7 +9,14 @@ install();
 const seed = process.argv[2] ?? "20261126";
 console.log(`seed ${seed}`);
 const good = node(
-  [bin("jest/bin/jest.js"), "workshop/hard", "door/hard", "core/recommend/recommend", "core/verdict/remedies"],
+  [
+    bin("jest/bin/jest.js"),
+    "workshop/hard",
+    "door/hard",
+    "core/recommend/recommend",
+    "core/verdict/remedies",
+    "core/wiring",
+  ],
   {
     NODE_ENV: "test",
     HARD: "1",

@@ -28,7 +28,7 @@ const text = (file) => {
   if (!texts.has(file)) texts.set(file, readFileSync(join(root, file), "utf8"));
   return texts.get(file);
 };
-const files = ["controller", "trial", "chamber", "product", "program"]
+const files = ["controller", "trial", "chamber", "product", "program", "wiring"]
   .flatMap((part) => under(join("core", part)))
   .filter((f) => f.endsWith(".ts") && !f.endsWith(".test.ts"))
   .sort();

@@ -33,6 +33,7 @@ import {
   type Trial,
 } from "@/core/trial";
 import { calmStages, calmSteps, judge, weigh, type Effect, type Verdict } from "@/core/verdict";
+import { consequencesSaid, proofAnswer, type ProofAnswer, type SaidConsequence, type WiringPlan } from "@/core/wiring";
 import { breath } from "./breath";
 import type { Envelope, SeriesNotes } from "@/core/series";
 import { deal, type Hand } from "./deal";
@@ -106,6 +107,16 @@ export type Helper = { attempt(record: ChamberRecord, options: RecommendOptions,
 export const helper: Helper = {
   attempt: (record, options, task) => tryTask(setupsFor(record, options), task),
 };
+
+/** The last wirings: what was worked out of one is kept with it. */
+const plans = new Map<string, WiringPlan>();
+function samePlan(plan: WiringPlan): WiringPlan {
+  const key = JSON.stringify(plan);
+  const found = plans.get(key) ?? plan;
+  if (!plans.has(key) && plans.size >= MOST_KEPT) plans.delete(plans.keys().next().value!);
+  plans.set(key, found);
+  return found;
+}
 
 /** Everything that is done beside the page. */
 export const jobs = {
@@ -250,6 +261,16 @@ export const jobs = {
   *drawSeries(asked: { series: string; from: number; to: number; bins: number }): Work<Envelope | null> {
     const { stretchOfSeries } = (yield shelf()) as Awaited<ReturnType<typeof shelf>>;
     return (yield stretchOfSeries(asked.series, 0, asked)) as Envelope | null;
+  },
+
+  /** What a meter has to show of a wiring, what was read, and what that leaves possible. */
+  *wiringProof(asked: { plan: WiringPlan; readings: Record<string, number> }): Work<ProofAnswer> {
+    return yield* proofAnswer(samePlan(asked.plan), asked.readings);
+  },
+
+  /** What each single fault of a wiring would do. */
+  *wiringFaults({ plan }: { plan: WiringPlan }): Work<SaidConsequence[]> {
+    return yield* consequencesSaid(samePlan(plan));
   },
 
   /** Makes the worker quick before it is needed: a trial of the usual chamber. */

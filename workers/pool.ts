@@ -30,6 +30,8 @@ const LONGEST: Record<JobName, number> = {
   exportBackup: 600_000,
   lookIntoBackup: 600_000,
   bringReadings: 600_000,
+  wiringProof: 60_000,
+  wiringFaults: 60_000,
   warm: 60_000,
 };
 

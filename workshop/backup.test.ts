@@ -95,7 +95,7 @@ describe("records", () => {
     expect(backup.ok && backup.value.chambers[0]!.room).toEqual(old.room);
   });
 
-  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9])(
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])(
     "of the released form %i are restored from a backup as it was made then, whole",
     (version) => {
       const text = readFileSync(join(__dirname, "released", `backup-${version}.json`), "utf8");
@@ -111,6 +111,22 @@ describe("records", () => {
       for (const chamber of read.value.chambers) expect(planOf(chamber).stages.length).toBeGreaterThan(0);
     },
   );
+
+  it("of form 10 keep the names of terminals, ask protection anew that was only said to be there, and no old reading counts", () => {
+    const read = readBackup(readFileSync(join(__dirname, "released", "backup-10.json"), "utf8"));
+    if (!read.ok) throw new Error(read.problem);
+    const [larder, curing] = read.value.chambers;
+    expect(larder!.work).toEqual({
+      done: ["rules", "lay"],
+      proofs: {},
+      names: { "unit.1": "L", "unit.heat-in": "A1", "1:unit.2": "N" },
+      photo: expect.stringMatching(/^data:image/) as unknown,
+    });
+    expect(larder!.wiring.residual).toBeUndefined();
+    expect(larder!.wiring.cutOut?.value).toBe("yes");
+    expect(curing!.wiring).toMatchObject({ residual: { value: "none" }, cutOut: { value: "no" } });
+    expect(curing!.work.names).toEqual({ "unit.heat-out": "4" });
+  });
 
   it("of every kind have a step from each version to the next, and one that is missing is an error", () => {
     for (const kind of Object.values(recordKinds))

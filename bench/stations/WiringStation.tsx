@@ -4,15 +4,26 @@ import { Printer } from "lucide-react";
 import Link from "next/link";
 import { useMemo, useState } from "react";
 import { unitKindTable } from "@/core/controller";
-import { mainsKinds, type Wiring } from "@/core/model";
+import { mainsKinds, type Edit, type Wiring } from "@/core/model";
 import { cautionsAt } from "@/core/safety";
-import { airInside, layoutOf, mainsTable, namesOf, wiringFindings, wiringPlanOf, type WiringPlan } from "@/core/wiring";
+import {
+  airInside,
+  checkedList,
+  layoutOf,
+  mainsTable,
+  namesOf,
+  uncheckedList,
+  wiringFindings,
+  wiringPlanOf,
+  type WiringPlan,
+} from "@/core/wiring";
 import { Cautions, Fold } from "@/parts/common";
 import { Choice, plainKind, Select } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
 import { Fields } from "../Fields";
 import { ToggleField } from "../ToggleField";
 import { ValueField } from "../ValueField";
+import * as choices from "./wiring/choices";
 import { Consequences } from "./wiring/Consequences";
 import { HowWired } from "./wiring/HowWired";
 import { MeterProof } from "./wiring/MeterProof";
@@ -22,6 +33,7 @@ import { WireList } from "./wiring/WireList";
 import { Enclosure, Ladder } from "@/parts/wiring";
 
 const amps = plainKind("A", 1);
+const severityNames = { danger: "Danger", warning: "Warning", note: "Note" } as const;
 
 /** How heat and cold are switched: ready-made, or wired by oneself with its list, its drawing and its proof by meter. */
 export function WiringStation() {
@@ -38,9 +50,9 @@ export function WiringStation() {
   const [picked, setPicked] = useState<string | null>(null);
   const pick = (id: string) => setPicked(picked === id ? null : id);
   const set = (field: keyof Wiring, value: unknown, label: string) =>
-    apply([{ section: "wiring", field, value } as never], label);
+    apply([{ section: "wiring", field, value } as Edit], label);
   const number = (
-    field: "breaker" | "fuse" | "outletAmps" | "relayAmps" | "relayMotorAmps",
+    field: "breaker" | "outletAmps" | "outletMotorAmps" | "relayAmps" | "relayMotorAmps" | "heatAmps" | "coldAmps",
     label: string,
     hint?: string,
   ) => <ValueField at={{ section: "wiring", field }} label={label} kind={amps} value={wiring[field]} hint={hint} />;
@@ -48,7 +60,7 @@ export function WiringStation() {
     <>
       <p className="max-w-prose">
         <strong>Local code and a licensed electrician decide; nothing here does.</strong> A ready-made unit with its
-        outlets does all of this, and costs no pride: what is plugged into it still has to suit it.
+        outlets does all of this: then only its load is looked at.
       </p>
       {chamber.controllers.length > 1 && (
         <Choice
@@ -65,7 +77,7 @@ export function WiringStation() {
         at={{ section: "wiring", field: "ownWork" }}
         label="I wire it myself"
         value={wiring.ownWork}
-        hint="Then its conductors are listed and drawn, and proved by meter."
+        hint="Then every wire is listed, drawn and proved by meter."
       />
       <Fields title="What is there" note="As it stands on your own papers.">
         <Select
@@ -74,6 +86,14 @@ export function WiringStation() {
           options={mainsKinds.map((value) => ({ value, label: mainsTable[value].label }))}
           onChoose={(value) => set("mains", value, "mains")}
         />
+        {wiring.laid === "cord" && (
+          <Select
+            label="Plug"
+            value={wiring.plug}
+            options={choices.plugs as { value: string; label: string }[]}
+            onChoose={(value) => set("plug", value, "plug")}
+          />
+        )}
         {number("breaker", "Breaker at the wall")}
         <ValueField
           at={{ section: "wiring", field: "otherWatts" }}
@@ -83,29 +103,51 @@ export function WiringStation() {
           hint="At the same time: a freezer, a kettle, a lamp."
         />
         {number("relayAmps", wiring.ownWork ? "Relay: resistive load" : "The unit\u2019s outlet: resistive load")}
-        {number("relayMotorAmps", "… and a motor, running", "0: its paper does not say.")}
-        {number("outletAmps", "Rating of an outlet")}
+        {number(
+          "relayMotorAmps",
+          wiring.ownWork ? "Relay: motor, running" : "The unit\u2019s outlet: motor, running",
+          "0: its paper does not say.",
+        )}
+        {wiring.ownWork && number("outletAmps", "Outlet: resistive load")}
+        {wiring.ownWork && number("outletMotorAmps", "Outlet: motor, running", "0: it does not say.")}
+        {plan.heat && number("heatAmps", "Nameplate of what heats", "0: not read yet; worked out from its watts.")}
+        {plan.cold &&
+          number(
+            "coldAmps",
+            "Nameplate of what cools",
+            "0: not read yet; worked out with a motor\u2019s power factor.",
+          )}
+        <Select
+          label="Residual-current protection"
+          value={wiring.residual}
+          options={choices.residualKinds as { value: string; label: string }[]}
+          hint="RCD or GFCI. Press its test button before each batch."
+          onChoose={(value) => set("residual", value, "residual-current protection")}
+        />
+        {plan.heat && (
+          <Select
+            label="One-shot thermal cut-out"
+            value={wiring.cutOut}
+            options={choices.cutOuts as { value: string; label: string }[]}
+            hint="Works without the unit: relays can stick on."
+            onChoose={(value) => set("cutOut", value, "cut-out")}
+          />
+        )}
       </Fields>
-      <ToggleField
-        at={{ section: "wiring", field: "residual" }}
-        label="Residual-current protection stands before it"
-        value={wiring.residual}
-        hint="Its button is pressed before each batch."
-      />
       {wiring.ownWork && <HowWired plan={plan} />}
       <section className="grid gap-3" aria-label="What the plan says" aria-live="polite">
-        <h3 className="text-lg">
-          {findings.every((f) => f.severity === "note")
-            ? "Nothing speaks against this plan"
-            : "What speaks against this plan"}
-        </h3>
+        <h3 className="text-lg">What the plan says</h3>
         <ul className="grid max-w-prose gap-2">
           {findings.map((f) => (
             <li key={f.id} className={`border-l-4 pl-3 ${f.severity === "danger" ? "border-error" : "rule-line"}`}>
+              <strong className={f.severity === "danger" ? "text-error" : ""}>{severityNames[f.severity]}:</strong>{" "}
               <span className={f.severity === "danger" ? "text-error font-semibold" : ""}>{f.text}</span> {f.mend}
             </li>
           ))}
         </ul>
+        <p className="quiet max-w-prose">
+          {checkedList} {uncheckedList}
+        </p>
       </section>
       {wiring.ownWork && (
         <>

@@ -26,6 +26,7 @@ import { coolerDefaults, fanDefaults, heaterDefaults, lightDefaults } from "./de
 import { cools } from "./devices";
 import { aboveOf, isSmoker } from "./geometry";
 import { moistureDefaults } from "./moisture";
+import { plugTable } from "./plugs";
 import { heaterFor, heatNeeded } from "./sizing";
 import { thermalDefaults } from "./thermal";
 
@@ -123,34 +124,58 @@ const buildDefaults: Build = {
   loadHours: 24,
 };
 
+/** What is usual for a kind of mains: its plug, and what the circuit at the wall and its sockets are made for. */
+const usualMains: Record<Wiring["mains"], Pick<Wiring, "plug" | "plugTurns" | "breaker" | "outletAmps">> = {
+  one230: { plug: "cee7", plugTurns: true, breaker: 16, outletAmps: 16 },
+  one120: { plug: "nema5", plugTurns: false, breaker: 15, outletAmps: 15 },
+  one100: { plug: "jis8303", plugTurns: true, breaker: 15, outletAmps: 15 },
+  two240: { plug: "nema6", plugTurns: false, breaker: 20, outletAmps: 20 },
+  two208: { plug: "nema6", plugTurns: false, breaker: 20, outletAmps: 20 },
+};
+
 /** A wiring as it is usual for a kind of mains (common practice, no source); nobody wires anything unasked. */
-const wiringDefaults = (mains: Wiring["mains"] = "one230"): Wiring => ({
-  mains,
-  plugTurns: mains === "one230",
-  breaker: mains === "one120" ? 15 : mains === "one230" ? 16 : 20,
-  fuse: 10,
-  otherWatts: 0,
-  residual: true,
-  mainSwitch: "both",
-  outlets: "two",
-  linkBroken: true,
-  outletAmps: mains === "one120" ? 15 : mains === "one230" ? 16 : 20,
-  relay: "mechanical",
-  relaysIn: "unit",
-  relayAmps: 10,
-  relayMotorAmps: 0,
-  cordLength: 2,
-  laid: "cord",
-  secondCord: false,
-  cutOut: true,
-  pilots: false,
-  heatDouble: false,
-  coldDouble: false,
-  symbols: "region",
-  metalBox: false,
-  supply: 0,
-  ownWork: false,
-});
+const wiringDefaults = ({ mains, plug }: ChamberRecord["wiring"]): Wiring => {
+  const kind = mains?.value ?? "one230";
+  const usual = usualMains[kind];
+  const typedPlug = plug?.value ?? usual.plug;
+  return {
+    mains: kind,
+    plug: typedPlug,
+    plugTurns: plugTable[typedPlug].turns ?? usual.plugTurns,
+    plugFuse: plugTable[typedPlug].fuse,
+    breaker: plugTable[typedPlug].breaker ?? usual.breaker,
+    fuse: 10,
+    otherWatts: 0,
+    residual: "unknown",
+    residualAt: "wall",
+    mainSwitch: "both",
+    outlets: "two",
+    linkBroken: true,
+    outletAmps: plugTable[typedPlug].socket ?? usual.outletAmps,
+    outletMotorAmps: 0,
+    relay: "mechanical",
+    relaysIn: "unit",
+    relayAmps: 10,
+    relayMotorAmps: 0,
+    cordLength: 2,
+    laid: "cord",
+    secondCord: false,
+    cutOut: "unknown",
+    cutOutAmps: 10,
+    heatAmps: 0,
+    coldAmps: 0,
+    pilots: false,
+    heatDouble: false,
+    coldDouble: false,
+    symbols: "region",
+    metalBox: false,
+    metalVessel: false,
+    place: "damp",
+    colours: "now",
+    supply: 0,
+    ownWork: false,
+  };
+};
 
 const ofKind = <K extends DeviceRecord["device"]>(record: ChamberRecord, kind: K) =>
   record.devices.filter((d): d is Extract<DeviceRecord, { device: K }> => d.device === kind);
@@ -238,7 +263,7 @@ export function filled(record: ChamberRecord): Chamber {
     cabinet,
     thermal: fill(thermalDefaults(cabinet, first), record.thermal),
     build: fill(buildDefaults, record.build),
-    wiring: fill(wiringDefaults(record.wiring.mains?.value), record.wiring),
+    wiring: fill(wiringDefaults(record.wiring), record.wiring),
     moisture: fill(moistureDefaults(cabinet, stages), record.moisture),
     heaters: [],
     coolers,

@@ -16,6 +16,7 @@ export * from "./network";
 export * from "./newRecord";
 export * from "./otherBox";
 export * from "./parameters";
+export * from "./plugs";
 export * from "./recipe";
 export * from "./reference";
 export * from "./sizing";

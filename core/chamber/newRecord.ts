@@ -34,7 +34,7 @@ export function newChamber(id: string, name: string, now: string): ChamberRecord
     happenings: [],
     readings: [],
     ownWay: [],
-    work: { done: [], meter: {}, names: {}, photo: null },
+    work: { done: [], proofs: {}, names: {}, photo: null },
     parts: [],
   };
 }

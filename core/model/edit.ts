@@ -90,6 +90,9 @@ export function fieldProblem({ section, field }: Pick<Edit, "section" | "field">
   return { ...why, at: [...at, ...why.at] };
 }
 
+/** Fields of a wiring that change nothing of what was built. */
+const provedAnyway: readonly string[] = ["symbols", "otherWatts", "residual"];
+
 /**
  * Applies edits to a copy of a record, all of them or none.
  * @throws EditRefused with its problem when a value does not fit its field.
@@ -110,6 +113,8 @@ export function applyEdits(record: ChamberRecord, edits: readonly Edit[], origin
     if (why) throw new EditRefused(why);
     section[edit.field] = { value: edit.value, origin };
   }
+  // Any change of how it is wired voids what a meter has proved.
+  if (edits.some(({ section, field }) => section === "wiring" && !provedAnyway.includes(field))) next.work.proofs = {};
   // Room that was made for settings and holds none any more.
   for (const { settings } of next.stages)
     for (const id of Object.keys(settings))

@@ -174,6 +174,48 @@ const toTen = (raw: RawRecord): RawRecord => ({
   work: { ...(raw.work as object), names: {} },
 });
 
+/** A terminal of the unit as form 10 called it, by the name of its pin. */
+const pinOf = (terminal: string): string => {
+  const relay = /^(heat|cold) relay (in|out)$/.exec(terminal);
+  if (relay) return `unit.${relay[1]}-${relay[2]}`;
+  const own = /^unit (?:(heat|cold) )?(.+)$/.exec(terminal);
+  if (!own) return terminal;
+  const last = own[2]!.replace("\u2212", "-").replace(" ", "-");
+  return own[1] ? `unit.${own[1]}${/^[+-]$/.test(last) ? "" : "-"}${last}` : `unit.${last}`;
+};
+
+type OldWiring = Record<string, { value: unknown; origin: unknown } | undefined>;
+
+/**
+ * Version 11: wiring by parts with pins. Protection and cut-out are asked anew where they were said by a yes: which kind
+ * nobody was asked. What a meter read is gone: no old reading counts towards a pass.
+ */
+const toEleven = (raw: RawRecord): RawRecord => {
+  const { residual, cutOut, ...rest } = raw.wiring as OldWiring;
+  const { meter: _meter, ...work } = raw.work as { meter: unknown; names: Record<string, string>; done: string[] };
+  return {
+    ...raw,
+    schemaVersion: 11,
+    wiring: {
+      ...rest,
+      ...(residual?.value === false ? { residual: { ...residual, value: "none" } } : {}),
+      ...(cutOut ? { cutOut: { ...cutOut, value: cutOut.value ? "yes" : "no" } } : {}),
+    },
+    work: {
+      ...work,
+      // What was proved has to be proved again.
+      done: work.done.filter((step) => !["dead", "plug", "live", "water"].includes(step)),
+      proofs: {},
+      names: Object.fromEntries(
+        Object.entries(work.names).map(([key, name]) => {
+          const [, unit = "", terminal = key] = /^(\d+:)?(.*)$/.exec(key) ?? [];
+          return [`${unit}${pinOf(terminal)}`, name];
+        }),
+      ),
+    },
+  };
+};
+
 export const chamberSteps: LiftSteps = {
   1: toTwo,
   2: toThree,
@@ -184,6 +226,7 @@ export const chamberSteps: LiftSteps = {
   7: toEight,
   8: toNine,
   9: toTen,
+  10: toEleven,
 };
 export const preferencesSteps: LiftSteps = {
   1: (raw) => ({ ...raw, schemaVersion: 2, quickTrialDays: 1 }),

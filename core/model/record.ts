@@ -111,12 +111,19 @@ export const chamberFieldsOf = (part: typeof sparse) =>
     readings: z.array(reading).check(z.maxLength(400)),
     /** Findings about limits that the person knows and passes all the same, by their keys. */
     ownWay: z.array(z.string().check(z.minLength(1), z.maxLength(120))).check(z.maxLength(40)),
-    /** The work on the wiring: steps that are done, what a meter read, names of terminals, a photo of it (JPEG). */
+    /** The work on the wiring: steps and wires that are done, what a meter read, names of terminals, a photo (JPEG). */
     work: z.strictObject({
-      done: z.array(z.string().check(z.maxLength(40))).check(z.maxLength(40)),
-      meter: z.record(z.string().check(z.maxLength(40)), quantityField(0, 1e7)),
+      done: z.array(z.string().check(z.maxLength(60))).check(z.maxLength(300)),
+      /** By the unit's place in the list: what was read, and of which plan; of another plan it counts for nothing. */
+      proofs: z.record(
+        z.string().check(z.regex(/^[0-9]$/)),
+        z.strictObject({
+          plan: z.string().check(z.maxLength(40)),
+          readings: z.record(z.string().check(z.maxLength(80)), quantityField(0, 1e7)),
+        }),
+      ),
       /** Terminals as the unit's own paper names them. */
-      names: z.record(z.string().check(z.maxLength(40)), z.string().check(z.maxLength(24))),
+      names: z.record(z.string().check(z.maxLength(60)), z.string().check(z.maxLength(24))),
       photo: z.nullable(
         z.string().check(z.maxLength(PHOTO_LENGTH), z.regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, "No JPEG.")),
       ),

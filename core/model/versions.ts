@@ -1,5 +1,5 @@
 /** Version of each kind of record's form: each has its own steps (kinds.ts). */
-export const CHAMBER_VERSION = 10;
+export const CHAMBER_VERSION = 11;
 export const PROGRAM_VERSION = 1;
 export const PREFERENCES_VERSION = 4;
 /** Version of the file that a workshop is exported to. */

@@ -1,28 +1,21 @@
 import type { Chamber } from "../model";
 import {
   airInside,
+  awayOf,
   colourOf,
   cordFor,
+  cordsOf,
   fixedFor,
-  hasCutOut,
-  hasTwoCords,
-  inCord,
   layoutOf,
   lengthsOf,
+  netlistOf,
   outletsIn,
-  relaysInUnit,
-  wiresOf,
   wiringPlanOf,
   type WiringPlan,
 } from "../wiring";
 import type { NeededPart } from "./part";
 
 const mm = (m: number) => Math.round(m * 1000);
-const relayNames = {
-  mechanical: "Relay",
-  solid: "Solid-state relay with its sink",
-  contactor: "Contactor of two poles, coil for the mains",
-} as const;
 
 /** What somebody buys who wires the units' outlets: wire by metres and colour, and all that it ends in. */
 export function partsToWire(chamber: Chamber): NeededPart[] {
@@ -41,45 +34,57 @@ export function partsToWire(chamber: Chamber): NeededPart[] {
   });
 }
 
+const piece = (key: string, name: string, quantity = 1): NeededPart => ({
+  key,
+  name,
+  quantity,
+  unit: "",
+  eachBatch: false,
+});
+const byMetre = (key: string, name: string, m: number): NeededPart => ({
+  ...piece(key, name, Math.ceil(m * 10) / 10),
+  unit: "m",
+});
+
 function partsOfUnit(plan: WiringPlan, chamber: Chamber): NeededPart[] {
+  if (outletsIn(plan).length === 0) return [];
   const { wiring } = plan;
+  const net = netlistOf(plan);
   const layout = layoutOf(plan);
   const lengths = lengthsOf(plan);
-  const wires = wiresOf(plan);
-  const outlets = outletsIn(plan);
-  if (outlets.length === 0) return [];
-  const cords = hasTwoCords(plan) ? 2 : 1;
+  const cords = cordsOf(plan).length;
   const unknown = "a size that the table does not have";
   const size = cordFor(plan, airInside(plan, chamber))?.name ?? unknown;
-  const piece = (key: string, name: string, quantity = 1): NeededPart => ({
-    key,
-    name,
-    quantity,
-    unit: "",
-    eachBatch: false,
-  });
-  const byMetre = (key: string, name: string, m: number): NeededPart => ({
-    ...piece(key, name, Math.ceil(m * 10) / 10),
-    unit: "m",
-  });
   const metres = new Map<string, number>();
-  for (const wire of wires) {
+  let sheathed = 0;
+  for (const wire of net.wires) {
+    const away = awayOf(net, wire);
     const colour = colourOf(wire, wiring).replace(/,.*/, "");
-    const own = inCord(wire) ? wiring.cordLength : 0;
-    metres.set(colour, (metres.get(colour) ?? 0) + lengths[wire.id]! - own);
+    metres.set(colour, (metres.get(colour) ?? 0) + lengths[wire.id]! - away);
+    // What leaves the box does so in a sheath; the cord itself is bought by its own length.
+    if (away > 0 && away !== wiring.cordLength) sheathed = Math.max(sheathed, away);
   }
+  const ends = new Map<string, number>();
+  for (const wire of net.wires)
+    for (const id of [wire.from, wire.to]) {
+      const { end } = net.pins.get(id)!;
+      ends.set(end, (ends.get(end) ?? 0) + 1);
+    }
+  // Each conductor of a block takes a place of it.
+  const places = Math.max(...net.parts.flatMap((p) => p.pins).map((p) => (p.takes > 2 ? endsAt(net, p.name) : 0)));
   return [
     piece(
       "enclosure",
       `Enclosure of ${wiring.metalBox ? "metal" : "plastic"}, at least ${mm(layout.width)} × ${mm(layout.height)} × ${mm(layout.depth)} mm`,
     ),
     wiring.laid === "cord"
-      ? byMetre("cord", `Cord with plug, ${size}, three conductors`, cords * wiring.cordLength)
+      ? byMetre("cord", `Sheathed cord, ${size}, three conductors`, cords * wiring.cordLength)
       : byMetre(
           "cord",
           `Fixed cable, ${fixedFor(plan, Math.ceil(chamber.room.high))?.name ?? unknown}, three conductors`,
           cords * wiring.cordLength,
         ),
+    ...(sheathed > 0 ? [byMetre("sheathed", `Sheathed heat-proof cable, ${size}, two conductors`, sheathed)] : []),
     ...[...metres].map(([colour, m]) =>
       byMetre(
         `wire-${colour}`,
@@ -89,22 +94,30 @@ function partsOfUnit(plan: WiringPlan, chamber: Chamber): NeededPart[] {
         m,
       ),
     ),
-    wiring.outlets === "twin" && outlets.length === 2
-      ? piece("twin", `Twin socket that can be split, ${wiring.outletAmps} A`)
-      : piece("outlets", `Socket, ${wiring.outletAmps} A`, outlets.length),
-    ...(relaysInUnit(plan)
-      ? []
-      : [piece("relays", `${relayNames[wiring.relay]}, ${wiring.relayAmps} A`, outlets.length)]),
-    // The cut-out itself stands with its heater.
-    ...(hasCutOut(plan) ? [piece("cut-out-ends", "Heat-proof sleeve and crimps for the cut-out")] : []),
-    ...(wiring.pilots ? [piece("pilots", "Small lamp for the mains", outlets.length)] : []),
-    ...(wiring.fuse > 0 ? [piece("fuse", `Fuse holder and fuses, ${wiring.fuse} A`, cords)] : []),
-    ...(wiring.mainSwitch === "none"
-      ? []
-      : [piece("switch", `Main switch, ${wiring.mainSwitch === "both" ? "two poles" : "one pole"}`)]),
-    piece("blocks", "Terminal block of three"),
+    ...bought(net.parts.flatMap((p) => p.bought)),
+    piece("blocks", `Terminal blocks for ${places} conductors each, for line, neutral and earth`, 3),
     piece("glands", "Gland with strain relief", layout.glands.length),
-    piece("ends", "Ferrule, ring or sleeve for a wire\u2019s end", 2 * wires.length),
-    ...(wiring.supply > 0 ? [piece("supply", `Supply of 12 V, ${wiring.supply} W`)] : []),
+    ...[...ends].map(([end, n]) => piece(`ends-${end}`, endNames[end as keyof typeof endNames], n)),
   ];
+}
+
+const endNames = {
+  ferrule: "Ferrule",
+  ring: "Ring for a screw",
+  fork: "Fork for a screw",
+  "push-on": "Insulated push-on sleeve",
+  screw: "Sleeve for a screw terminal",
+} as const;
+
+const endsAt = (net: ReturnType<typeof netlistOf>, name: string): number =>
+  net.wires.filter((w) => [w.from, w.to].some((id) => net.pins.get(id)!.name === name)).length;
+
+/** The same thing of several parts in one line. */
+function bought(list: readonly { key: string; name: string; quantity: number }[]): NeededPart[] {
+  const byName = new Map<string, NeededPart>();
+  for (const { key, name, quantity } of list) {
+    const before = byName.get(name);
+    byName.set(name, before ? { ...before, quantity: before.quantity + quantity } : piece(key, name, quantity));
+  }
+  return [...byName.values()];
 }

@@ -1,112 +1,185 @@
-import { isDouble } from "./circuit";
-import { mainsTable, type WiringPlan } from "./plan";
-import type { Fault } from "./state";
-import { sayTerminal } from "./terminals";
-import { breaksBothLinks, cordsOf, hasCutOut, hasTwoCords, outletsIn, plugTurns, wiresOf } from "./wires";
+import type { Change, Fault } from "./fault";
+import { mainsTable, poleNames } from "./mains";
+import { netlistOf, sayMarked, type Netlist } from "./netlist";
+import type { OwnFault, Part, Place } from "./parts";
+import { cordsOf, plugTurns, type WiringPlan } from "./plan";
 
-/** What one sees without a meter: a unit without its probe, a fan that stands, a small lamp that stays dark. */
-const BEYOND = /^(probe|twelve|supply)-|-pilot-/;
+const known = new WeakMap<WiringPlan, readonly Fault[]>();
 
-/** Every single thing that can be wrong with a wiring, as far as a meter at plug and outlets might tell. */
-export function faultsOf(plan: WiringPlan): Fault[] {
-  const outlets = outletsIn(plan);
-  const { wiring } = plan;
-  const { twoLines } = mainsTable[wiring.mains];
-  const cords = cordsOf(plan);
-  return [
-    ...(wiring.outlets === "twin" && outlets.length === 2 && wiring.linkBroken ? [{ kind: "linkKept" as const }] : []),
-    ...(breaksBothLinks(plan) && wiring.linkBroken ? [{ kind: "secondLinkKept" as const }] : []),
-    // Two lines exchanged are the same two lines, and a plug that turns does it by itself.
-    ...(twoLines || plugTurns(plan) ? [] : cords.map((cord): Fault => ({ kind: "swapped", cord }))),
-    ...(outlets.length === 2 ? [{ kind: "crossed" as const }] : []),
-    ...(wiring.fuse > 0 ? cords.map((cord): Fault => ({ kind: "fuseInSecond", cord })) : []),
-    ...(hasTwoCords(plan) ? [{ kind: "secondsJoined" as const }] : []),
-    ...outlets.flatMap((at): Fault[] => [
-      { kind: "neutralToEarth", at },
-      { kind: "welded", at, pole: 1 },
-      ...(wiring.relay === "contactor" ? [{ kind: "welded" as const, at, pole: 2 as const }] : []),
-      ...(isDouble(plan, at) ? [] : [{ kind: "loadToEarth" as const, at }]),
-    ]),
-    ...(hasCutOut(plan) ? [{ kind: "cutOutOpen" as const }] : []),
-    ...(plan.heatOhms ? [{ kind: "loadOpen" as const }, { kind: "loadShort" as const }] : []),
-    ...wiresOf(plan)
-      .filter(({ id }) => !BEYOND.test(id))
-      .map(({ id }): Fault => ({ kind: "wireOff", wire: id })),
-  ];
+/** Every single thing that can be wrong with a wiring: of each wire, each two neighbours, each part. */
+export function faultsOf(plan: WiringPlan): readonly Fault[] {
+  const found = known.get(plan) ?? allOf(netlistOf(plan));
+  known.set(plan, found);
+  return found;
 }
 
-const outletName = { heat: "the heat outlet", cold: "the cold outlet" } as const;
-const deviceName = { heat: "heater", cold: "cooler" } as const;
+function allOf(net: Netlist): Fault[] {
+  const all = [...ofWires(net), ...ofPins(net), ...ofParts(net), ...ofTheHouse(net.plan)];
+  return [...new Map(all.map((f) => [f.key, f])).values()];
+}
 
-/** A fault in words, with what mends it. */
-export function sayFault(fault: Fault, plan: WiringPlan): { is: string; mend: string } {
-  const second = mainsTable[plan.wiring.mains].twoLines ? "second line" : "neutral";
-  const ofCord = "cord" in fault && fault.cord === 2 ? " of the second cord" : "";
-  switch (fault.kind) {
-    case "none":
-      return { is: "Nothing is wrong", mend: "" };
-    case "linkKept":
-      return {
-        is: "The link between the two sockets is not broken on the live side",
-        mend: "Break it off, and look that nothing bridges it.",
-      };
-    case "secondLinkKept":
-      return {
-        is: `The link between the two sockets is not broken on the side of the ${second}`,
-        mend: "Break it off too: here the two must not meet.",
-      };
-    case "swapped":
-      return {
-        is: `Line and neutral${ofCord} are exchanged`,
-        mend: plan.wiring.laid === "cord" ? "Exchange them in the plug." : "Exchange them where they come in.",
-      };
-    case "crossed":
-      return {
-        is: "The two outlets are exchanged: the relay for heat feeds the cold one",
-        mend: "Exchange the two switched wires at the relays, and label them.",
-      };
-    case "fuseInSecond":
-      return {
-        is: `The fuse${ofCord} stands in the ${second}`,
-        mend: "Into the line: a blown fuse in the other one leaves everything live.",
-      };
-    case "secondsJoined":
-      return {
-        is: `The ${second}s of the two cords are joined`,
-        mend: "Part them: each cord\u2019s current goes back by its own.",
-      };
-    case "neutralToEarth":
-      return {
-        is: `The ${second} is joined to earth at ${outletName[fault.at]}`,
-        mend: "Part them: they meet at the supply alone.",
-      };
-    case "welded":
-      return {
-        is: `The ${fault.pole === 2 ? "second pole of the contactor" : plan.wiring.relay === "contactor" ? "contactor" : "relay"} of ${outletName[fault.at]} does not open`,
-        mend: "Put in another one.",
-      };
-    case "cutOutOpen":
-      return {
-        is: "The one-shot cut-out is open",
-        mend: "It has blown: find out what became too hot, then put in another.",
-      };
-    case "loadOpen":
-      return { is: "The heater itself is open", mend: "Its element, its own cut-out or its cord: another heater." };
-    case "loadShort":
-      return { is: "The heater itself is shorted", mend: "Another heater; the fuse would blow." };
-    case "loadToEarth":
-      return {
-        is: `The ${deviceName[fault.at]}\u2019s insulation is gone: its line touches its metal`,
-        mend: "Away with it: another one.",
-      };
-    case "wireOff": {
-      const wire = wiresOf(plan).find((w) => w.id === fault.wire);
-      return {
-        is: wire
-          ? `The wire from ${sayTerminal(wire.from, plan)} to ${sayTerminal(wire.to, plan)} is off`
-          : "A wire is off",
-        mend: "Look at both its ends.",
-      };
+function ofWires(net: Netlist): Fault[] {
+  return net.wires.flatMap((w): Fault[] => {
+    const name = `wire ${w.number} from ${sayMarked(w.from, net)} to ${sayMarked(w.to, net)}`;
+    const off: Fault = {
+      key: `off:${w.id}`,
+      is: `The ${name} is off`,
+      mend: "Look at both its ends.",
+      change: { off: [w.id] },
+      of: "wire",
+    };
+    if (w.job !== "earth") return [off];
+    return [
+      off,
+      {
+        key: `poor:${w.id}`,
+        is: `The joint of the earth ${name} is poor: 1 to 100 Ω`,
+        mend: "Make it again, on bare metal, and read the ohms again.",
+        change: { poor: w.id },
+        of: "wire",
+      },
+    ];
+  });
+}
+
+function ofPins(net: Netlist): Fault[] {
+  const { parts, pins, plan } = net;
+  const faults: Fault[] = [];
+  const say = (id: string) => sayMarked(id, net);
+  const exchanged = (a: string, b: string) =>
+    faults.push({
+      key: `exchanged:${a}|${b}`,
+      is: `The wires at ${say(a)} and ${say(b)} are exchanged`,
+      mend: "Exchange them.",
+      change: { swap: [[a, b]] },
+      of: "pins",
+    });
+  const joined = (a: string, b: string) => {
+    const low = [a, b].some((id) => pins.get(id)?.role.is === "low");
+    const mains = [a, b].some((id) => pins.get(id)?.role.is !== "low");
+    faults.push({
+      key: `joined:${a}|${b}`,
+      is: `${say(a)} and ${say(b)} touch`,
+      mend:
+        low && mains
+          ? "Part them: low voltage and mains never meet."
+          : "Part them, and look for strands that stand out.",
+      change: { add: [{ a, b }] },
+      of: low && mains ? "low" : "pins",
+    });
+  };
+  const at = (id: string) => net.wires.filter(({ from, to }) => from === id || to === id);
+  const wired = new Set(net.wires.flatMap(({ from, to }) => [from, to]));
+  /** Where several wires end: those that come in, and those that go on to the same outlet or the same part. */
+  const crossed = (a: string, b: string) => {
+    for (const x of at(a))
+      for (const y of at(b)) {
+        const alike =
+          (x.to === a) === (y.to === b) &&
+          (x.to === a || x.line.split(".")[0] === y.line.split(".")[0]) &&
+          (x.to === a || !x.line.startsWith("way") || pins.get(x.to)!.part === pins.get(y.to)!.part);
+        if (alike)
+          faults.push({
+            key: `crossed:${x.id}|${y.id}`,
+            is: `Wires ${x.number} and ${y.number} are exchanged at ${say(a)} and ${say(b)}`,
+            mend: "Exchange them.",
+            change: { cross: [[x.id, a, y.id, b]] },
+            of: "pins",
+          });
+      }
+  };
+  const full = (part: Part, key: string) => (key.includes(".") ? key : `${part.id}.${key}`);
+  const there = (id: string) => pins.has(id);
+  for (const part of parts) {
+    for (const [k, l] of part.beside) {
+      const [a, b] = [full(part, k), full(part, l)];
+      if (at(a).length > 1 && at(b).length > 1) crossed(a, b);
+      else if (wired.has(a) || wired.has(b)) exchanged(a, b);
+      joined(a, b);
+    }
+    for (const [k, l] of part.touching) {
+      const [a, b] = [full(part, k), full(part, l)];
+      if (there(a) && there(b)) joined(a, b);
     }
   }
+  // Two alike, one for each outlet: what belongs to the one was wired to the other.
+  for (const [i, one] of parts.entries())
+    for (const other of parts.slice(i + 1))
+      if (one.type === other.type && one.outlet !== other.outlet && one.outlet && other.outlet)
+        for (const { key } of one.pins) {
+          const [a, b] = [full(one, key), full(other, key)];
+          if (wired.has(a) && wired.has(b)) exchanged(a, b);
+        }
+  // Conductors of two cords that meet.
+  if (cordsOf(plan).length === 2) {
+    const of = (cord: 1 | 2) =>
+      [...pins.values()].filter(({ role }) => role.is === "source" && role.cord === cord && role.pole !== "e");
+    for (const a of of(1)) for (const b of of(2)) joined(a.id, b.id);
+  }
+  return faults;
+}
+
+function ofParts(net: Netlist): Fault[] {
+  return net.parts.flatMap((part) =>
+    part.faults.map((own): Fault => {
+      const full = (key: string) => (key.includes(".") ? key : `${part.id}.${key}`);
+      const change: Change = {
+        ...(own.sets
+          ? { sets: Object.fromEntries(Object.entries(own.sets).map(([key, how]) => [`${part.id}.${key}`, how])) }
+          : {}),
+        ...(own.swaps ? { swap: own.swaps.map(([a, b]) => [full(a), full(b)] as const) } : {}),
+        ...moved(net, part, own),
+      };
+      if (own.joins)
+        change.add = [...(change.add ?? []), ...own.joins.map((j) => ({ ...j, a: full(j.a), b: full(j.b) }))];
+      const isLoad = part.pins.some(({ role }) => role.is === "load");
+      return {
+        key: `${part.id}:${own.key}`,
+        is: own.is,
+        mend: own.mend,
+        change,
+        of: isLoad ? "load" : "part",
+        ...(own.asked ? { asked: true } : {}),
+      };
+    }),
+  );
+}
+
+/** A part that its line passes by, or that stands in another line. */
+function moved(net: Netlist, part: Part, own: OwnFault): Pick<Change, "off" | "add"> {
+  if (!own.leftOut && !own.standsIn) return {};
+  const place = part.places.find((p) => p.out !== undefined);
+  if (!place) return {};
+  const [before, after] = around(net, part, place);
+  const add = [{ a: before, b: after }];
+  if (!own.standsIn) return { add };
+  const [into, out] = [`${part.id}.${place.in}`, `${part.id}.${place.out!}`];
+  const off = net.wires.filter((w) => w.to === into || w.from === out).map((w) => w.id);
+  const begin = net.lines.get(own.standsIn)![0]!.out;
+  const next = net.wires.filter((w) => w.from === begin);
+  return {
+    off: [...off, ...next.map((w) => w.id)],
+    add: [...add, { a: begin, b: into }, ...next.map((w) => ({ a: out, b: w.to }))],
+  };
+}
+
+/** The pins before and after a part on its line. */
+function around(net: Netlist, part: Part, place: Place): [before: string, after: string] {
+  const into = net.wires.find((w) => w.to === `${part.id}.${place.in}`)!;
+  const out = net.wires.find((w) => w.from === `${part.id}.${place.out!}`)!;
+  return [into.from, out.to];
+}
+
+/** What is wrong with the socket in the wall: where a plug cannot be turned and its two conductors differ. */
+function ofTheHouse(plan: WiringPlan): Fault[] {
+  if (mainsTable[plan.wiring.mains].twoLines || plugTurns(plan)) return [];
+  const [one, two] = poleNames(plan.wiring);
+  const where = plan.wiring.laid === "cord" ? "socket in the wall" : "supply in the wall";
+  return cordsOf(plan).map((cord) => ({
+    key: `house:${cord}`,
+    is: `The ${cord === 2 ? "second " : ""}${where} has ${one} and ${two} exchanged`,
+    mend: "Nothing here is wrong: have the house looked at by somebody licensed, and take another socket.",
+    change: { house: cord },
+    of: "house",
+  }));
 }

@@ -1,26 +1,17 @@
-export * from "./classes";
+export * from "./answer";
 export * from "./colours";
 export * from "./enclosure";
-export { sayFault } from "./faults";
-export { wiringFindings } from "./findings";
-export { consequencesOf } from "./hazards";
-export { rungsOf, usesAnsi } from "./ladder";
+export type { Fault } from "./fault";
+export type { Orientation } from "./compiled";
+export * from "./findings";
+export * from "./ladder";
+export * from "./mains";
 export * from "./names";
+export * from "./netlist";
 export * from "./never";
 export * from "./order";
-export { mainsTable, wiringPlanOf, type WiringPlan } from "./plan";
-export * from "./sayHazard";
+export { breaksBothLinks } from "./parts";
+export * from "./plan";
+export { BEEPS, OPEN, SILENT } from "./reading";
+export { stopWords } from "./sayHazard";
 export * from "./sizes";
-export { faultKey } from "./state";
-export * from "./terminals";
-export { beeped, OPEN, sayExpected, type MeterTest } from "./tests";
-export {
-  breaksBothLinks,
-  hasCutOut,
-  hasTwoCords,
-  linksIn,
-  outletsIn,
-  relaysInUnit,
-  wiresOf,
-  type OutletName,
-} from "./wires";

@@ -1,33 +1,76 @@
-import { planWith, random, randomPlan } from "../testing/wirings";
-import { crossingsOf, rungsOf } from "./ladder";
+import { tries } from "../testing/hard";
+import { loadOf, planWith, random, randomPlan } from "../testing/wirings";
+import { crossingsOf, ladderOf, usesAnsi, type Rung } from "./ladder";
+import { netlistOf } from "./netlist";
 
-const two = { heat: 60, cold: 90, motor: true, heatOhms: null } as const;
+const two = { heat: loadOf(60), cold: loadOf(90, true), heatOhms: null } as const;
+const plans = (n: number) => {
+  const next = random(5);
+  return Array.from({ length: n }, () => randomPlan(next));
+};
+const wiresIn = (rungs: readonly Rung[]) =>
+  rungs.flatMap((r) => [...r.wires, ...r.beside.flatMap((b) => b.wires), r.earth]).flatMap((w) => (w ? [w.id] : []));
 
-describe("the rungs of a ladder", () => {
-  // By hand: the earth of the upper outlet crosses the lower rung, and the drive of the lower relay the upper one.
-  it("of two outlets stand under the unit, with two crossings", () => {
-    const plan = planWith({}, two);
-    expect(rungsOf(plan)).toEqual(["unit", "heat", "cold"]);
-    expect(crossingsOf(plan, ["unit", "heat", "cold"])).toBe(2);
-    expect(crossingsOf(plan, ["heat", "unit", "cold"])).toBe(2);
-    expect(crossingsOf(plan, ["cold", "heat", "unit"])).toBe(4);
-  });
-  it("are never worse than any other order, and a small change moves nothing that stays", () => {
-    const next = random(5);
-    for (let n = 0; n < 60; n++) {
-      const plan = randomPlan(next);
-      const order = rungsOf(plan);
-      const least = crossingsOf(plan, order);
-      for (let k = 0; k < 30; k++) {
-        const other = [...order].sort(() => next() - 0.5);
-        if (!plan.wiring.secondCord || other[other.length - 1] === "cold")
-          expect(crossingsOf(plan, other)).toBeGreaterThanOrEqual(least);
-      }
-      const pilots = { ...plan, wiring: { ...plan.wiring, pilots: !plan.wiring.pilots, fuse: 13, metalBox: true } };
-      expect(rungsOf(pilots)).toEqual(order);
-      const supplied = { ...plan, wiring: { ...plan.wiring, supply: plan.wiring.supply > 0 ? 0 : 20 } };
-      const kept = (list: readonly string[]) => list.filter((r) => r !== "supply");
-      expect(kept(rungsOf(supplied))).toEqual(kept(order));
+describe("a ladder", () => {
+  it("has every wire of the list once, each between the pins that it joins", () => {
+    for (const plan of plans(tries(80, 400))) {
+      const net = netlistOf(plan);
+      const { rails, rungs, low, earths } = ladderOf(plan);
+      const all = [
+        ...rails.flatMap((r) => r.wires.map((w) => w.id)),
+        ...wiresIn(rungs),
+        ...low.map((w) => w.id),
+        ...earths.map((w) => w.id),
+      ];
+      expect([...all].sort()).toEqual(net.wires.map((w) => w.id).sort());
+      for (const r of rungs)
+        for (const [i, e] of r.elements.entries()) {
+          const [before, after] = [r.wires[i], r.wires[i + 1]];
+          if (before) expect([before.from, before.to]).toContain(e.from);
+          if (after) expect([after.from, after.to]).toContain(e.to);
+        }
     }
+  });
+  it("of two outlets: the unit, and each contact before its outlet; a contactor has its coil above its contacts", () => {
+    const plain = ladderOf(planWith({}, two));
+    expect(plain.rungs.map((r) => r.elements.map((e) => e.symbol))).toEqual([
+      ["box"],
+      ["contact", "cutOut", "outlet"],
+      ["contact", "outlet"],
+    ]);
+    const poles = ladderOf(planWith({ relay: "contactor" }, two));
+    expect(poles.rungs.find((r) => r.id === "heat-coil")!.elements.map((e) => e.symbol)).toEqual(["contact", "coil"]);
+    expect(poles.rungs.find((r) => r.id === "heat")!.elements.map((e) => e.symbol)).toEqual([
+      "contact",
+      "cutOut",
+      "outlet",
+      "contact",
+    ]);
+    expect(poles.rails.map((r) => r.elements.map((e) => e.symbol))).toEqual([
+      ["fuse", "switch", "block"],
+      ["switch", "block"],
+    ]);
+  });
+  it("crosses no more than any other order of its rungs; what has a cord of its own hangs last", () => {
+    const next = random(6);
+    for (const plan of plans(40)) {
+      const { rungs } = ladderOf(plan);
+      const least = crossingsOf(rungs);
+      for (let k = 0; k < 20; k++) {
+        const other = [...rungs].sort(() => next() - 0.5);
+        if (other.every((r, i) => r.cord === 1 || i === other.length - 1))
+          expect(crossingsOf(other)).toBeGreaterThanOrEqual(least);
+      }
+      const own = rungs.findIndex((r) => r.cord === 2);
+      if (own >= 0) expect(own).toBe(rungs.length - 1);
+      // A small change moves nothing that stays.
+      const changed = { ...plan, wiring: { ...plan.wiring, pilots: !plan.wiring.pilots, fuse: 13, metalBox: true } };
+      expect(ladderOf(changed).rungs.map((r) => r.id)).toEqual(rungs.map((r) => r.id));
+    }
+  });
+  it("symbols are those of the mains’ region, or as somebody prefers", () => {
+    expect(usesAnsi(planWith({ mains: "one120" }))).toBe(true);
+    expect(usesAnsi(planWith({ mains: "one230" }))).toBe(false);
+    expect(usesAnsi(planWith({ mains: "one230", symbols: "ansi" }))).toBe(true);
   });
 });

@@ -1,180 +1,197 @@
-import { tries } from "../testing/hard";
-import { planWith, random, randomPlan } from "../testing/wirings";
-import { circuitOf, type Branch } from "./circuit";
-import { nameFaults, possibleFaults, predict } from "./classes";
-import { factored, type Solved } from "./nodal";
-import { orientationsOf } from "./orientations";
+import { Built, shown } from "../testing/meterTruth";
+import { loadOf, planWith, random } from "../testing/wirings";
+import { proofAnswer, type ProofAnswer } from "./answer";
+import { straight } from "./compiled";
+import { faultsOf } from "./faults";
 import type { WiringPlan } from "./plan";
-import { faultKey, stateKey, straight, type Fault, type Orientation } from "./state";
-import { BEEP, beeped, OPEN, type MeterTest } from "./tests";
-import { outletsIn, plugOf } from "./wires";
+import { nameFaults, proofOf, type Readings } from "./proof";
+import { BEEPS, EARTH_OHMS, EARTH_WAY, explains, OPEN, SILENT, toldApart } from "./reading";
 
-interface Truth {
-  fault: Fault;
-  orientation: Orientation;
-  /** The mains against what they are called, and the lamp's ohms against hot. */
-  mains: number;
-  lamp: number;
-  /** Something that leaks besides. */
-  leaks?: Branch[];
-}
-const plain: Truth = { fault: { kind: "none" }, orientation: straight, mains: 1, lamp: 1 };
+const two = { heat: loadOf(60), cold: loadOf(90, true), heatOhms: { low: 820, high: 980 } } as const;
+const one120 = { mains: "one120", plugTurns: false } as const;
+const whole = <T>(work: Generator<undefined, T>): T => {
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
+};
+const answerTo = (plan: WiringPlan, readings: Readings): ProofAnswer => whole(proofAnswer(plan, readings));
+const draw = () => ({ next: random(5), lampOhms: 400, mains: 1, neutral: 1, leaky: false });
 
-/** What a meter shows: by the solver, with the lamp as a branch of the circuit, in mains that are as they are. */
-function readAll(plan: WiringPlan, tests: readonly MeterTest[], truth: Truth): Record<string, number> {
-  const solved = new Map<string, Solved>();
-  return Object.fromEntries(
-    tests.map((test) => {
-      const part = (ohms: number | null) => (ohms === null ? null : ohms * truth.lamp);
-      const { load } = test.state;
-      const own = test.asks === "ohms" ? { own: (plan.heatOhms!.low + plan.heatOhms!.high) / 2 } : {};
-      const state = { ...test.state, ...own, load: { heat: part(load.heat), cold: part(load.cold) } };
-      const key = stateKey(state);
-      let at = solved.get(key);
-      if (!at) {
-        const circuit = circuitOf(plan, state, truth.fault, truth.orientation);
-        const all = { ...circuit, branches: [...circuit.branches, ...(truth.leaks ?? [])] };
-        at = factored(all).under(all.sources);
-        solved.set(key, at);
-      }
-      const [a, b] = test.between;
-      if (test.live) return [test.id, at.volts(a, b) * truth.mains];
-      const ohms = at.ohms(a, b);
-      return [test.id, test.asks === "ohms" ? Math.min(ohms, OPEN) : beeped(ohms < (BEEP.must + BEEP.mayNot) / 2)];
-    }),
-  );
+/** Readings of a plan as somebody built it, in the order in which they are asked for, until something is wrong or all is done. */
+function readUntilWrong(plan: WiringPlan, key: string): { readings: Record<string, number>; answer: ProofAnswer } {
+  const built = new Built(plan, { key }, draw());
+  const next = random(9);
+  const readings: Record<string, number> = {};
+  for (const test of answerTo(plan, {}).dead) {
+    const [hand, a, b] = test.id.split("|") as [string, string, string];
+    readings[test.id] = shown(built.ohms(hand === "" ? null : hand)(a, b), test.asks, next);
+    const answer = answerTo(plan, readings);
+    if (answer.stop) return { readings, answer };
+  }
+  return { readings, answer: answerTo(plan, readings) };
 }
 
-/** Whether two faults show the same of a test, as closely as a meter shows it. */
-const alike = ({ live }: MeterTest, a: number, b: number): boolean =>
-  live ? Math.abs(a - b) < 1 : a === b || Math.abs(a - b) < 0.02 * Math.max(a, b);
-
-describe("naming what is wrong", () => {
-  it("the true fault is always in the class, whatever is measured first, a sound wiring is never blamed, and the class is what shows the same", () => {
-    const next = random(7);
-    for (let n = 0; n < tries(200, 1000); n++) {
-      const plan = randomPlan(next);
-      const predicted = predict(plan);
-      const { tests } = predicted;
-      const orientations = orientationsOf(plan);
-      const faults = [...new Map(predicted.hypotheses.map(({ fault }) => [faultKey(fault), fault])).values()];
-      const orientation = orientations[Math.floor(next() * orientations.length)]!;
-      const some = { orientation, mains: 0.93 + next() * 0.14, lamp: 1 / (1 + 11 * next()) };
-      const shown = faults.map((fault) => ({ fault, read: readAll(plan, tests, { ...some, fault }) }));
-      for (const { fault, read } of shown) {
-        const order = [...tests].sort(() => next() - 0.5);
-        const readings: Record<string, number> = {};
-        let before = Infinity;
-        for (const [i, test] of order.entries()) {
-          readings[test.id] = read[test.id]!;
-          // After each third of them, in whatever order.
-          if (i % Math.ceil(order.length / 3) !== 0) continue;
-          const keys = possibleFaults(predicted, readings).map(faultKey);
-          // More readings never bring a fault back.
-          if (!keys.includes(faultKey(fault)) || keys.length > before)
-            throw new Error(`${faultKey(fault)} after ${test.id}: ${keys.join(", ")} (${JSON.stringify(plan.wiring)})`);
-          before = keys.length;
-        }
-        const left = new Set(possibleFaults(predicted, readings).map(faultKey));
-        // What shows the same of every test is in the class, as it has to be.
-        for (const other of shown)
-          if (!left.has(faultKey(other.fault)) && tests.every((t) => alike(t, other.read[t.id]!, read[t.id]!)))
-            throw new Error(`${faultKey(other.fault)} shows the same as ${faultKey(fault)} and is not named`);
-        // What is in it shows the same wherever one may look dead, whichever way the plug stands.
-        for (const other of shown)
-          if (left.has(faultKey(other.fault)))
-            for (const t of tests)
-              if (t.asks === "beep" && other.read[t.id] !== read[t.id])
-                throw new Error(
-                  `${faultKey(other.fault)} stays beside ${faultKey(fault)} though ${t.id} tells them apart`,
-                );
-      }
-      const sound = nameFaults(predicted, shown[0]!.read);
-      expect(sound).toMatchObject({ pass: true, somethingElse: false });
-    }
-  });
-
-  it("a capacitor of 0.1 µF as of a charger, or a leak of 1 mA, behind an idle outlet is no fault", () => {
-    const next = random(11);
-    for (let n = 0; n < tries(20, 200); n++) {
-      const plan = randomPlan(next);
-      const predicted = predict(plan);
-      for (const o of outletsIn(plan)) {
-        const feed = plugOf(plan, o) === "plug" ? "common 1" : "cold relay in";
-        const between = [
-          [feed, `${o} 1`],
-          [`${o} 1`, `${o} 2`],
-        ] as const;
-        for (const [a, b] of between)
-          for (const part of [{ ohms: Infinity, farads: 1e-7 }, { ohms: 230_000 }]) {
-            const leaks: Branch[] = [{ kind: "leak", id: "more", a, b, ...part }];
-            for (const orientation of orientationsOf(plan)) {
-              const read = readAll(plan, predicted.tests, { ...plain, orientation, leaks });
-              expect(possibleFaults(predicted, read).map(faultKey)).toContain("none");
-            }
-          }
-      }
-    }
-  });
-
+describe("what is said of a wrong reading", () => {
   it.each([
-    ["a link that was left in a twin socket", planWith({ outlets: "twin" }), { kind: "linkKept" }, ["linkKept"]],
     [
-      "the neutrals of two cords that are joined",
-      planWith({ secondCord: true }),
-      { kind: "secondsJoined" },
-      ["secondsJoined"],
+      "a link that was kept",
+      planWith({ ...one120, outlets: "twin" }, two),
+      "twin:link-kept",
+      /heater may run without end/,
     ],
     [
-      "a heater that is open",
-      planWith({}, { heat: 60, heatOhms: { low: 820, high: 980 } }),
-      { kind: "loadOpen" },
-      ["loadOpen"],
+      "a load on the normally closed contact",
+      planWith({ ...one120, relaysIn: "outside" }, two),
+      "heat-relay:heat-inverse",
+      /heater may run/,
     ],
-    // A contactor that is not driven: its three wires show the same at the outlet.
+    ["the mains on a probe", planWith(one120, two), "joined:unit.1|unit.probe-b", /probe or the 12 V side may be live/],
     [
-      "a contactor that is not driven",
-      planWith({ relay: "contactor" }),
-      { kind: "wireOff", wire: "heat-drive" },
-      ["off:heat-drive-feed", "off:heat-drive", "off:heat-drive-back"],
+      "the mains on the sheath of a probe",
+      planWith(one120, two),
+      "joined:unit.2|probes.sheath",
+      /probe or the 12 V side/,
     ],
-  ] as [string, WiringPlan, Fault, string[]][])(
-    "finds %s, by following the test that tells most",
-    (_, plan, fault, keys) => {
-      const predicted = predict(plan);
-      const all = readAll(plan, predicted.tests, { ...plain, fault });
-      const readings: Record<string, number> = {};
-      let steps = 0;
-      for (
-        let named = nameFaults(predicted, readings);
-        named.next && steps < 40;
-        named = nameFaults(predicted, readings)
-      ) {
-        readings[named.next.id] = all[named.next.id]!;
-        steps++;
-      }
-      expect(possibleFaults(predicted, readings).map(faultKey)).toEqual(keys);
-      // Everything dead comes before the first live test.
-      const first = Object.keys(readings).findIndex((id) => predicted.tests.find((t) => t.id === id)!.live);
-      const dead = predicted.tests.filter((t) => !t.live).length;
-      expect(first === -1 || first === dead).toBe(true);
+    ["a bridged cut-out", planWith(one120, two), "cut-out:passed", /heater may run without end/],
+    ["a fuse in the neutral", planWith(one120, two), "fuse:other", /stay live|looks off/],
+    ["line and earth exchanged in the plug", planWith(one120, two), "exchanged:plug.1|plug.e", /Metal may be live/],
+    [
+      "an earth joint of some ohms",
+      planWith({ ...one120, metalBox: true }, two),
+      "poor:block.e>box.m",
+      /Metal may have no earth/,
+    ],
+    ["a main switch that does not open", planWith(one120, two), "switch:stuck2", /./],
+  ] as [string, WiringPlan, string, RegExp][])(
+    "%s is found dead, and its danger comes first",
+    (_, plan, key, words) => {
+      const { answer } = readUntilWrong(plan, key);
+      expect(answer.stop).toMatch(/^Stop\. Leave the plug pulled\./);
+      expect(answer.possible.map((p) => p.key)).toContain(key);
+      expect(answer.deadDone || answer.pass).toBe(false);
+      // What comes next is dead, or nothing more tells.
+      const all = [...answer.dead, ...answer.more];
+      if (answer.next !== null) expect(all.map((t) => t.id)).toContain(answer.next);
+      if (words.source !== ".") expect(answer.stop).toMatch(words);
     },
   );
 
-  it("says something else where nothing single explains the readings", () => {
-    const predicted = predict(planWith({}));
-    const sound = readAll(planWith({}), predicted.tests, plain);
-    expect(nameFaults(predicted, sound).pass).toBe(true);
-    const odd = { ...sound, "heat-earth": beeped(false), "cold-earth": beeped(false), "heat-second": beeped(false) };
-    expect(nameFaults(predicted, odd)).toMatchObject({ somethingElse: true, pass: false });
+  it("the next test parts the class until what is left cannot be told apart", () => {
+    const plan = planWith({ ...one120, relaysIn: "outside", metalBox: true }, two);
+    const key = "joined:box.m|block.1";
+    const { readings } = readUntilWrong(plan, key);
+    const built = new Built(plan, { key }, draw());
+    const next = random(2);
+    let last = Infinity;
+    for (let n = 0; n < 30; n++) {
+      const answer = answerTo(plan, readings);
+      expect(answer.possible.map((p) => p.key)).toContain(key);
+      expect(answer.possible.length).toBeLessThanOrEqual(last);
+      last = answer.possible.length;
+      if (answer.next === null) break;
+      const [hand, a, b] = answer.next.split("|") as [string, string, string];
+      const test = [...answer.dead, ...answer.more].find((t) => t.id === answer.next)!;
+      readings[answer.next] = shown(built.ohms(hand === "" ? null : hand)(a, b), test.asks, next);
+    }
+    expect(last).toBeLessThanOrEqual(8);
   });
 
-  it("a plug that is turned round is no fault, and line and neutral exchanged in one that does not turn is", () => {
-    const turned = { ...straight, turned: [true, false] as const };
-    const reads = (plan: WiringPlan) => readAll(plan, predict(plan).tests, { ...plain, orientation: turned });
-    const free = planWith({ plugTurns: true });
-    expect(nameFaults(predict(free), reads(free)).pass).toBe(true);
-    const fixed = planWith({ plugTurns: false });
-    expect(nameFaults(predict(fixed), reads(fixed)).possible.map(faultKey)).toEqual(["swapped"]);
+  it("a heater on the normally closed contact is not told to be a bad relay alone", () => {
+    const { answer } = readUntilWrong(planWith({ ...one120, relaysIn: "outside" }, two), "heat-relay:heat-inverse");
+    const said = answer.possible.map((p) => p.is).join(" ");
+    expect(said).toContain("normally closed contact");
+    expect(said).toContain("does not open");
+  });
+
+  it("where no single fault explains what was read, pairs do, and all metal counts as live", () => {
+    const plan = planWith({ ...one120, metalBox: true }, two);
+    const sound = answerTo(plan, {});
+    const readings: Record<string, number> = {};
+    for (const t of sound.dead)
+      readings[t.id] = t.asks === "joined" ? BEEPS : t.asks === "ohms" ? 0.1 : (t.usual ?? 900);
+    // Two earths are off at once: the box and an outlet.
+    for (const t of sound.dead) if (t.asks === "ohms") readings[t.id] = OPEN;
+    const boxAlone = sound.dead.find((t) => /metal of the box/.test(t.says) && t.asks === "ohms")!;
+    const outlet = sound.dead.find((t) => /cold outlet, earth/.test(t.says) && t.asks === "ohms")!;
+    for (const t of sound.dead) if (t.asks === "ohms") readings[t.id] = t === boxAlone || t === outlet ? OPEN : 0.1;
+    const answer = answerTo(plan, readings);
+    expect(answer.somethingElse).toBe(true);
+    expect(answer.stop).toMatch(/treat all metal as live/);
+    expect(answer.pairs.map((p) => p.key)).toContain("off:block.e>cold-outlet.e + off:block.e>box.m");
+  });
+
+  it("two faults that cancel each other in part are told by tests of their own before anything is live", () => {
+    const plan = planWith({ ...one120, secondCord: true, relay: "contactor", residualAt: "box" }, two);
+    const plain = proofOf(plan).asked.length;
+    const answer = answerTo(plan, {});
+    expect(answer.dead.length).toBeGreaterThan(plain);
+    expect(answer.dead.length).toBeLessThanOrEqual(60);
+    expect(answer.pairs).toEqual([]);
+  });
+});
+
+describe("a proof", () => {
+  it("asks for nothing live before all is dead and right; a short, a stuck relay and the rest are told dead", () => {
+    for (const by of [{}, { relay: "contactor" }, { outlets: "twin", relay: "solid", supply: 12 }] as const) {
+      const plan = planWith({ ...one120, ...by }, two);
+      const proof = proofOf(plan);
+      expect(proof.dead.untold.map((u) => u.fault.key)).toEqual([]);
+      const named = nameFaults(proof, {});
+      expect(named.next?.asks).not.toBe("volts");
+      expect(named).toMatchObject({ deadDone: false, pass: false });
+    }
+  });
+  it("a reading of an unknown test, or of another plan's, counts for nothing", () => {
+    const plan = planWith(one120, two);
+    expect(answerTo(plan, { "|nowhere.1|unit.1": BEEPS, nonsense: 3 }).stop).toBeNull();
+  });
+  it("a live reading that is wrong ends it, and what comes next is dead", () => {
+    const plan = planWith(one120, two);
+    const proof = proofOf(plan);
+    const built = new Built(plan, { key: "none" }, draw());
+    const next = random(1);
+    const readings: Record<string, number> = {};
+    for (const t of answerTo(plan, {}).dead) {
+      const [hand, a, b] = t.id.split("|") as [string, string, string];
+      readings[t.id] = shown(built.ohms(hand === "" ? null : hand)(a, b), t.asks, next);
+    }
+    expect(answerTo(plan, readings).deadDone).toBe(true);
+    const [test] = proof.live;
+    const volts = new Built(plan, { key: "none" }, draw()).volts(
+      { called: test!.called, lamp: test!.lamp },
+      straight,
+    )(...test!.between);
+    expect(answerTo(plan, { ...readings, [test!.id]: volts }).stop).toBeNull();
+    const wrong = answerTo(plan, { ...readings, [test!.id]: 0 });
+    expect(wrong.stop).toMatch(/^Stop\. Pull the plug\./);
+    expect(wrong.deadDone && wrong.stop === null).toBe(false);
+    expect(wrong.next === null || !wrong.next.startsWith("live")).toBe(true);
+  });
+  it("every plan with outlets asks every part's own dangerous fault, and names it by its terminals", () => {
+    const plan = planWith({ ...one120, relay: "solid", supply: 12, metalBox: true, pilots: true }, two);
+    for (const { is } of faultsOf(plan)) expect(is).not.toMatch(/undefined|heat-|cold-/);
+  });
+});
+
+describe("what a meter may show", () => {
+  // Design's reference: a beep must sound below 10 Ω and not above 100; ±(1 % + 3 digits); 0.2 to 0.5 Ω of leads.
+  it("a beep stands for up to 100 Ω, silence for 10 and more, no reading for a megohm and more", () => {
+    expect(explains({ low: 0, high: 0.2 }, BEEPS, "joined")).toBe(true);
+    expect(explains({ low: 60, high: 90 }, BEEPS, "joined")).toBe(true);
+    expect(explains({ low: 200, high: 900 }, BEEPS, "joined")).toBe(false);
+    expect(explains({ low: 0, high: 5 }, SILENT, "joined")).toBe(false);
+    expect(explains({ low: 0, high: 50 }, SILENT, "joined")).toBe(true);
+    expect(explains({ low: 150, high: 2000 }, OPEN, "apart")).toBe(false);
+    expect(explains({ low: 1e9, high: Infinity }, OPEN, "apart")).toBe(true);
+    expect(explains({ low: 1e9, high: Infinity }, 450, "apart")).toBe(false);
+  });
+  it("an earth reads half an ohm or less, not by the beep: a joint of an ohm is told", () => {
+    expect(explains(EARTH_WAY, EARTH_OHMS, "ohms")).toBe(true);
+    expect(explains(EARTH_WAY, EARTH_OHMS + 0.02, "ohms")).toBe(false);
+    expect(explains({ low: 1, high: 100 }, 0.6, "ohms")).toBe(false);
+    expect(explains({ low: 1, high: 100 }, 0.8, "ohms")).toBe(true);
+    expect(toldApart(EARTH_WAY, { low: 1, high: 100 }, "ohms")).toBe(true);
+    expect(toldApart(EARTH_WAY, { low: 1, high: 100 }, "joined")).toBe(false);
   });
 });

@@ -1,4 +1,5 @@
-import { mainsTable, type WiringPlan } from "./plan";
+import { mainsTable } from "./mains";
+import type { WiringPlan } from "./plan";
 
 /** A flexible cord as it is sold: what it is called, mm², what it carries at 30 °C, A. */
 export interface CordSize {
@@ -13,6 +14,9 @@ const american: readonly CordSize[] = [
   { name: "16 AWG", area: 1.31, amps: 13 },
   { name: "14 AWG", area: 2.08, amps: 18 },
   { name: "12 AWG", area: 3.31, amps: 25 },
+  { name: "10 AWG", area: 5.26, amps: 30 },
+  { name: "8 AWG", area: 8.37, amps: 40 },
+  { name: "6 AWG", area: 13.3, amps: 55 },
 ];
 /** BS 7671 table 4F3A, flexible cords (from memory). */
 const metric: readonly CordSize[] = [
@@ -21,6 +25,7 @@ const metric: readonly CordSize[] = [
   { name: "1.25 mm²", area: 1.25, amps: 13 },
   { name: "1.5 mm²", area: 1.5, amps: 16 },
   { name: "2.5 mm²", area: 2.5, amps: 25 },
+  { name: "4 mm²", area: 4, amps: 32 },
 ];
 export const cordTable = (plan: WiringPlan): readonly CordSize[] =>
   mainsTable[plan.wiring.mains].american ? american : metric;
@@ -32,9 +37,14 @@ const INSULATION = 60;
 export const inWarmAir = (t: number, most = INSULATION): number =>
   Math.sqrt(Math.max(0, most - Math.max(30, t)) / (most - 30));
 
-/** What protects against too much for hours: its own fuse, or the breaker. A short before the fuse is the breaker's. */
-export const protectedBy = ({ breaker, fuse }: Pick<WiringPlan["wiring"], "breaker" | "fuse">): number =>
-  fuse > 0 ? Math.min(fuse, breaker) : breaker;
+/** What protects against too much for hours: its own fuse, that in the plug, or the breaker. */
+export const protectedBy = ({
+  breaker,
+  fuse,
+  plugFuse,
+  laid,
+}: Pick<WiringPlan["wiring"], "breaker" | "fuse" | "plugFuse" | "laid">): number =>
+  Math.min(breaker, ...(fuse > 0 ? [fuse] : []), ...(plugFuse > 0 && laid === "cord" ? [plugFuse] : []));
 
 /**
  * The cord that feeds an outlet: by what protects it and by what the outlet is rated for, in the air around it; the load
@@ -52,6 +62,7 @@ const fixedMetric: readonly { area: number; amps: Record<Method, number> }[] = [
   { area: 4, amps: { A1: 26, B1: 32, C: 36 } },
   { area: 6, amps: { A1: 34, B1: 41, C: 46 } },
   { area: 10, amps: { A1: 46, B1: 57, C: 63 } },
+  { area: 16, amps: { A1: 61, B1: 76, C: 85 } },
 ];
 /** NEC table 310.16, copper, column of 60 °C, and the most that may protect it, 240.4(D) (from memory). */
 const fixedAmerican: readonly (CordSize & { most: number })[] = [
@@ -60,6 +71,7 @@ const fixedAmerican: readonly (CordSize & { most: number })[] = [
   { name: "10 AWG", area: 5.26, amps: 30, most: 30 },
   { name: "8 AWG", area: 8.37, amps: 40, most: 40 },
   { name: "6 AWG", area: 13.3, amps: 55, most: 60 },
+  { name: "4 AWG", area: 21.2, amps: 70, most: 70 },
 ];
 const PVC = 70;
 
@@ -93,6 +105,13 @@ const COPPER = 2.25e-8;
 /** Volts lost on the way there and back. @param length of the cord, m; area, mm² */
 export const voltageDrop = (amps: number, length: number, area: number): number =>
   (2 * length * amps * COPPER) / (area * 1e-6);
+
+/** The earth of a cord alone, Ω. @param length m; area, mm² */
+export const earthOhms = (length: number, area: number): number => (length * COPPER) / (area * 1e-6);
+
+/** The area that is laid from the house to the enclosure, mm²; null: no table has it. */
+export const laidArea = (plan: WiringPlan, air: number, room: number): number | null =>
+  (plan.wiring.laid === "cord" ? cordFor(plan, air) : fixedFor(plan, room))?.area ?? null;
 
 /** Heat of a solid-state relay, W, and what its sink may have at the most, K/W, its own part of it taken off. */
 export function sinkFor(amps: number, air: number, caseToSink = 0.5): { watts: number; most: number } {

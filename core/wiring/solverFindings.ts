@@ -1,12 +1,15 @@
 import type { WiringFinding } from "./finding";
 import { hazardsIn, type Hazard } from "./hazards";
-import { mainsTable, type WiringPlan } from "./plan";
-import { sayTerminal } from "./terminals";
+import { mainsTable } from "./mains";
+import type { WiringPlan } from "./plan";
+import { netlistOf } from "./netlist";
+import { sayPlace } from "./sayHazard";
 
 /** What is joined to what in any state of relays, switches and plugs: each sentence names the conductor. */
 export function ofTheSolver(plan: WiringPlan): WiringFinding[] {
   const { twoLines } = mainsTable[plan.wiring.mains];
   const hazards = hazardsIn(plan);
+  const net = netlistOf(plan);
   const has = (kind: Hazard["kind"], is: (h: Hazard) => boolean = () => true) =>
     hazards.find((h) => h.kind === kind && is(h));
   const found: WiringFinding[] = [];
@@ -26,13 +29,13 @@ export function ofTheSolver(plan: WiringPlan): WiringFinding[] {
       say(
         `no-earth-${h.where}`,
         "danger",
-        `No earth at ${sayTerminal(h.where, plan)}.`,
+        `No earth at ${sayPlace(h.where, plan)}.`,
         "Lay it from the block of the earth.",
       );
     if (h.kind === "metalLive")
-      say(`live-${h.where}`, "danger", `Live metal: ${sayTerminal(h.where, plan)}.`, "Part it from the line.");
+      say(`live-${h.where}`, "danger", `Live metal: ${sayPlace(h.where, plan)}.`, "Part it from the line.");
   }
-  const off = has("switchLive", (h) => h.kind === "switchLive" && !h.turned && !/^cold/.test(h.where));
+  const off = has("switchLive", (h) => h.kind === "switchLive" && !h.turned && net.pins.get(h.where)?.part.cord === 1);
   if (off)
     say(
       "half-off",

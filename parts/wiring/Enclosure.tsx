@@ -1,4 +1,4 @@
-import { colourOf, layoutOf, sayTerminal, wayOf, wiresOf, type WiringPlan } from "@/core/wiring";
+import { colourOf, layoutOf, netlistOf, sayMarked, type WiringPlan } from "@/core/wiring";
 import { measures, printMeasure, type UnitSystem } from "@/core/quantity";
 
 /** px a metre. */
@@ -20,15 +20,20 @@ export function Enclosure({ plan, picked, onPick, system }: Props) {
   const { width, height, barrier, pieces, glands } = layout;
   const x = (m: number) => LEFT + m * SCALE;
   const y = (m: number) => TOP + (height - m) * SCALE;
-  const wires = wiresOf(plan);
+  const net = netlistOf(plan);
   const mm = (m: number) => printMeasure(Math.round(m * 1000) / 1000, measures.thickness, system);
-  const ways = wires.map((wire, i) => {
-    // Side by side in the duct, so that each can be followed.
-    const shift = ((i % 7) - 3) * 0.0022;
-    const points = wayOf(plan, wire).map(([px, py], k, all) =>
-      k === 0 || k === all.length - 1 ? [px, py] : [px, py + shift],
-    );
-    return { wire, d: `M${points.map(([px, py]) => `${x(px!).toFixed(1)} ${y(py!).toFixed(1)}`).join("L")}` };
+  const ways = net.wires.map((wire) => {
+    const points = layout.ways[wire.id]!.map(([px, py]) => [x(px), y(py)] as const);
+    // Its number stands on the longest stretch of its way.
+    const stretches = points.slice(1).map((to, i) => ({ from: points[i]!, to }));
+    const size = ({ from, to }: (typeof stretches)[0]) => Math.abs(to[0] - from[0]) + Math.abs(to[1] - from[1]);
+    const { from, to } = stretches.reduce((best, next) => (size(next) > size(best) ? next : best));
+    const share = 0.25 + 0.5 * (((wire.number * 7) % 10) / 10);
+    return {
+      wire,
+      d: `M${points.map(([px, py]) => `${px.toFixed(1)} ${py.toFixed(1)}`).join("L")}`,
+      at: [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share] as const,
+    };
   });
   return (
     <svg
@@ -58,23 +63,6 @@ export function Enclosure({ plan, picked, onPick, system }: Props) {
         opacity="0.18"
       />
       <line x1={x(barrier)} x2={x(barrier)} y1={y(height)} y2={y(0)} stroke="currentColor" strokeWidth="4" />
-      {ways.map(({ wire, d }) => (
-        <path
-          key={wire.id}
-          d={d}
-          fill="none"
-          stroke={picked === wire.id ? "var(--honey)" : "currentColor"}
-          strokeWidth={picked === wire.id ? 4 : 1.4}
-          strokeDasharray={
-            wire.job === "earth" ? "7 3" : wire.job === "second" ? "2 2" : wire.job === "low" ? "5 2 1 2" : undefined
-          }
-          opacity={picked === null || picked === wire.id ? 0.85 : 0.3}
-          style={{ cursor: "pointer" }}
-          onClick={() => onPick(wire.id)}
-        >
-          <title>{`${sayTerminal(wire.from, plan)} \u2013 ${sayTerminal(wire.to, plan)}, ${colourOf(wire, plan.wiring)}`}</title>
-        </path>
-      ))}
       {pieces.map((p) => (
         <g key={p.id}>
           <rect
@@ -88,15 +76,49 @@ export function Enclosure({ plan, picked, onPick, system }: Props) {
           />
           <foreignObject x={x(p.x)} y={y(p.y + p.height)} width={p.width * SCALE} height={p.height * SCALE}>
             <div className="text-base-content flex h-full items-center justify-center p-0.5 text-center text-[10px] leading-[1.05]">
-              {p.label}
-              {p.watts >= 1 ? ` ${Math.round(p.watts)}\u00a0W` : ""}
+              <span>
+                <strong>{p.letter}</strong> {p.label}
+                {p.watts >= 1 ? `, ${Math.round(p.watts)}\u00a0W` : ""}
+              </span>
             </div>
           </foreignObject>
           {Object.entries(p.terminals).map(([name, [px, py]]) => (
             <circle key={name} cx={x(px)} cy={y(py)} r="3" fill="var(--color-base-100)" stroke="currentColor">
-              <title>{sayTerminal(name, plan)}</title>
+              <title>{sayMarked(name, net)}</title>
             </circle>
           ))}
+        </g>
+      ))}
+      {ways.map(({ wire, d, at }) => (
+        <g
+          key={wire.id}
+          opacity={picked === null || picked === wire.id ? 1 : 0.35}
+          className="cursor-pointer"
+          onClick={() => onPick(wire.id)}
+          data-wire={wire.id}
+        >
+          <path
+            d={d}
+            fill="none"
+            stroke={picked === wire.id ? "var(--heat)" : "currentColor"}
+            strokeWidth={picked === wire.id ? 4 : 1.2}
+            strokeDasharray={
+              wire.job === "earth" ? "7 3" : wire.job === "second" ? "2 2" : wire.job === "low" ? "5 2 1 2" : undefined
+            }
+          />
+          <text
+            x={at[0]}
+            y={at[1] + 3}
+            textAnchor="middle"
+            className="text-[9px]"
+            stroke="var(--color-base-100)"
+            strokeWidth="3"
+            paintOrder="stroke"
+            data-number={wire.number}
+          >
+            {wire.number}
+          </text>
+          <title>{`${wire.number}: ${sayMarked(wire.from, net)} \u2013 ${sayMarked(wire.to, net)}, ${colourOf(wire, plan.wiring)}`}</title>
         </g>
       ))}
       {glands.map((g, i) => (

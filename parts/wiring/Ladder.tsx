@@ -1,8 +1,18 @@
-import { hasTwoCords, linksIn, mainsTable, outletsIn, relaysInUnit, rungsOf, type WiringPlan } from "@/core/wiring";
-import { LEFT, middle, OWN_CORD, RIGHT, RUNG, TOP, WIDTH, type Draw } from "./ladderPlaces";
-import { CoilRung, LowSide, OutletRung } from "./LadderRungs";
-import { SecondWayIn, WayIn } from "./LadderWays";
-import { Block } from "./symbols";
+import {
+  hasTwoCords,
+  ladderOf,
+  mainsTable,
+  netlistOf,
+  outletsIn,
+  sayMarked,
+  usesAnsi,
+  type WiringPlan,
+} from "@/core/wiring";
+import { LadderLow, LOW_STEP } from "./LadderLow";
+import { LEFT, middle, RIGHT, RUNG, WIDTH, type Draw } from "./ladderPlaces";
+import { LadderRails, railHeight } from "./LadderRails";
+import { dropOf, LadderRung } from "./LadderRung";
+import { Dot, Number } from "./symbols";
 
 interface Props {
   plan: WiringPlan;
@@ -12,118 +22,101 @@ interface Props {
 }
 
 /**
- * The wiring as a ladder: what comes in at the top, the two supply rails at fixed places, a rung for each switched path from
- * the contact to its outlet, earth as the bottom rail, low voltage beyond the barrier. Symbols by IEC 60617 or ANSI Y32.
+ * The wiring as a ladder: what comes in at the top, the two supply rails at fixed places, a rung for each path between
+ * them, earth as the bottom rail, low voltage beyond the barrier. Every wire has its number, every part its letter.
  */
 export function Ladder({ plan, picked, onPick }: Props) {
-  const { wiring } = plan;
-  const mains = mainsTable[wiring.mains];
-  const outlets = outletsIn(plan);
-  const rungs = rungsOf(plan);
+  const net = netlistOf(plan);
+  const ladder = ladderOf(plan);
+  const ansi = usesAnsi(plan);
   const own = hasTwoCords(plan);
-  const yOf = (i: number) => TOP + 46 + i * RUNG + (own && i === rungs.length - 1 ? OWN_CORD : 0);
-  const at = (rung: (typeof rungs)[number]) => yOf(rungs.indexOf(rung));
-  const last = rungs.length - 1 - (own ? 1 : 0);
-  const earth = yOf(rungs.length - 1) + 74;
-  const low = earth + (wiring.metalBox ? 50 : 34);
-  const height = low + 30 + (wiring.supply > 0 ? 54 : 30);
-  const draw: Draw = (id, d, dashed = false) => {
-    const on = picked === id;
+  const first = railHeight(ladder.rails.filter((r) => r.cord === 1));
+  const second = own ? railHeight(ladder.rails.filter((r) => r.cord === 2)) : 0;
+  const rungs = ladder.rungs;
+  const yOf = (i: number) => first + 40 + i * RUNG + (own && rungs[i]!.cord === 2 ? second : 0);
+  const lastOf = (cord: 1 | 2) => yOf(rungs.map((r) => r.cord).lastIndexOf(cord));
+  const earth = yOf(rungs.length - 1) + 62;
+  const ends = ladder.earths;
+  const drops = rungs.map(dropOf);
+  const low = earth + 56;
+  const height = low + 30 + ladder.low.length * LOW_STEP;
+  const draw: Draw = (wire, d, x, y) => {
+    const on = picked === wire.id;
     return (
-      <g key={id} onClick={() => onPick(id)} className="cursor-pointer" data-wire={id}>
+      <g key={wire.id} onClick={() => onPick(wire.id)} className="cursor-pointer" data-wire={wire.id}>
         <path d={d} fill="none" stroke="transparent" strokeWidth="14" />
         <path
           d={d}
           fill="none"
           stroke={on ? "var(--heat)" : "currentColor"}
-          strokeWidth={on ? 4.5 : dashed ? 1.2 : 1.8}
-          strokeDasharray={dashed ? "5 4" : undefined}
+          strokeWidth={on ? 4.5 : wire.job === "low" ? 1.3 : 1.8}
+          strokeDasharray={wire.job === "earth" ? "9 3" : wire.job === "low" ? "5 4" : undefined}
         />
+        <Number x={x} y={y} n={wire.number} low={wire.job === "low"} />
       </g>
     );
   };
-  const drives = outlets.filter(() => wiring.relay !== "contactor" && !relaysInUnit(plan));
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${height}`}
       width={WIDTH}
       height={height}
       role="img"
-      aria-label={`Wiring as a ladder: ${mains.label}${own ? ", two cords" : ""}, ${outlets.map((o) => `an outlet for ${o}`).join(", ")}, earth at the bottom`}
-      className="h-auto min-w-[38rem] max-w-full"
+      aria-label={`Wiring as a ladder: ${mainsTable[plan.wiring.mains].label}${own ? ", two cords" : ""}, ${outletsIn(
+        plan,
+      )
+        .map((o) => `an outlet for ${o}`)
+        .join(", ")}, earth at the bottom, ${net.wires.length} numbered wires`}
+      className="h-auto min-w-[44rem] max-w-full"
     >
-      <WayIn plan={plan} draw={draw} to={yOf(0)} />
-      {/* The rails below the first rung: the common points. */}
-      {[LEFT, RIGHT].map((x) => (
-        <path key={x} d={`M ${x} ${yOf(0)} V ${yOf(last)}`} stroke="currentColor" strokeWidth="3" />
-      ))}
-      {own && <SecondWayIn plan={plan} draw={draw} y={at("cold")} earth={earth} />}
-      {drives.map((o, i) => {
-        const x = 226 + i * 14;
-        const [from, to] = [at("unit") + 18, at(o) - 24];
-        return [
-          draw(`${o}-drive-1`, `M 300 ${from} v 8 H ${x} V ${to} H 186 v 10`, true),
-          draw(`${o}-drive-2`, `M 306 ${from} v 13 H ${x + 5} V ${to - 5} H 191 v 15`, true),
-        ];
-      })}
-      {rungs.map((rung, i) => {
-        const y = yOf(i);
-        if (rung === "unit" || rung === "supply")
-          return (
-            <g key={rung}>
-              {draw(`${rung}-1`, `M ${LEFT} ${y} H 262`)}
-              {draw(`${rung}-2`, `M 338 ${y} H ${RIGHT}`)}
-              <Block x={262} y={y} text={rung === "unit" ? "unit" : "12 V supply"} />
-            </g>
-          );
-        if (rung === "heat coil" || rung === "cold coil")
-          return (
-            <CoilRung
-              key={rung}
-              plan={plan}
-              o={rung === "heat coil" ? "heat" : "cold"}
-              y={y}
-              to={at(rung === "heat coil" ? "heat" : "cold")}
-              draw={draw}
-            />
-          );
-        return <OutletRung key={rung} plan={plan} o={rung} y={y} earth={earth} draw={draw} />;
-      })}
-      {wiring.outlets === "twin" && outlets.length === 2 && (
-        <g>
-          <path
-            d={`M 336 ${at("heat")} V ${at("cold")}`}
-            stroke={wiring.linkBroken ? "currentColor" : "var(--color-error)"}
-            strokeWidth="2"
-            strokeDasharray={wiring.linkBroken ? "2 6" : undefined}
+      <LadderRails plan={ladder} net={net} cord={1} top={0} to={lastOf(1)} ansi={ansi} draw={draw} />
+      {own && (
+        <>
+          <path d={`M 24 ${lastOf(1) + 58} H ${WIDTH - 24}`} stroke="currentColor" strokeDasharray="1 5" />
+          <LadderRails
+            plan={ladder}
+            net={net}
+            cord={2}
+            top={lastOf(2) - second + 6}
+            to={lastOf(2)}
+            ansi={ansi}
+            draw={draw}
           />
-          <text
-            x="330"
-            y={(at("heat") + at("cold")) / 2 + 8}
-            textAnchor="end"
-            className="text-xs"
-            fill={wiring.linkBroken ? "currentColor" : "var(--color-error)"}
-          >
-            link {wiring.linkBroken ? "broken" : "whole"}
-          </text>
-        </g>
+        </>
       )}
-      {linksIn(plan).second && (
-        <path d={`M 404 ${at("heat")} V ${at("cold")}`} stroke="currentColor" strokeWidth="2" data-link="second" />
-      )}
-      {draw("earth", `M 24 14 V ${earth} H ${RIGHT}`)}
-      <text x="24" y="9" {...middle}>
+      <path d={`M 40 ${earth} H ${RIGHT}`} stroke="currentColor" strokeWidth="3" strokeDasharray="9 3" />
+      <text x={RIGHT + 6} y={earth + 4} className="text-xs" fill="currentColor">
         earth
       </text>
-      {wiring.metalBox && (
-        <g>
-          {draw("box-earth", `M 150 ${earth} v 16`)}
-          <text x="150" y={earth + 30} {...middle}>
-            metal of the box
-          </text>
-        </g>
-      )}
-      <LowSide plan={plan} y={low} draw={draw} />
+      {rungs.map((rung, i) => (
+        <LadderRung
+          key={rung.id}
+          rung={rung}
+          net={net}
+          y={yOf(i)}
+          ansi={ansi}
+          earth={earth}
+          passed={rungs.slice(i + 1).map((_, k) => yOf(i + 1 + k))}
+          draw={draw}
+        />
+      ))}
+      {ends.map((wire, i) => {
+        const near = LEFT + 24 + i * 118;
+        // Not where the earth of an outlet comes down.
+        const x = drops.some((d) => Math.abs(d - near) < 22) ? near + 40 : near;
+        const source = net.pins.get(wire.from)!.role.is === "source";
+        const outer = source ? wire.from : wire.to;
+        return (
+          <g key={wire.id}>
+            {draw(wire, `M ${x} ${earth} v 22`, x, earth + 12)}
+            <Dot x={x} y={earth} />
+            <text x={x} y={earth + 36} {...middle}>
+              {sayMarked(outer, net)}
+            </text>
+          </g>
+        );
+      })}
+      <LadderLow plan={ladder} net={net} y={low} draw={draw} />
     </svg>
   );
 }

@@ -73,21 +73,48 @@ export const Outlet = ({ x, y, ansi }: At) => (
   </g>
 );
 
-/** A box with a word in it, 76 wide. */
+/** A box with a word in it, 92 wide. */
 export const Block = ({ x, y, text }: Omit<At, "ansi"> & { text: string }) => (
   <g>
     <rect
       x={x}
       y={y - 18}
-      width="76"
+      width="92"
       height="36"
       rx="2"
       fill="var(--color-base-200)"
       stroke="currentColor"
       strokeWidth="1.6"
     />
-    <text x={x + 38} y={y + 4} textAnchor="middle" className="text-xs" fill="currentColor">
+    <text x={x + 46} y={y + 4} textAnchor="middle" className="text-xs" fill="currentColor">
       {text}
+    </text>
+  </g>
+);
+
+/** A switch on an upright conductor, 20 high about its middle: one pole of it. */
+export const Switch = ({ x, y }: Omit<At, "ansi">) => (
+  <path d={`M ${x} ${y + 10} L ${x + 11} ${y - 9}`} stroke="currentColor" strokeWidth="2" />
+);
+
+/** A point where several conductors are joined. */
+export const Dot = ({ x, y }: Omit<At, "ansi">) => <circle cx={x} cy={y} r="4" fill="currentColor" data-dot />;
+
+/** The number of a wire, in a ring on it. */
+export const Number = ({ x, y, n, low }: { x: number; y: number; n: number; low: boolean }) => (
+  <g data-number={n}>
+    <rect
+      x={x - (n > 9 ? 10 : 8)}
+      y={y - 8}
+      width={n > 9 ? 20 : 16}
+      height="16"
+      rx={low ? 2 : 8}
+      fill="var(--color-base-100)"
+      stroke="currentColor"
+      strokeWidth="1"
+    />
+    <text x={x} y={y + 4} textAnchor="middle" className="text-[0.6875rem]" fill="currentColor">
+      {n}
     </text>
   </g>
 );

@@ -1,195 +1,325 @@
 "use client";
 
-import { useMemo } from "react";
-import {
-  beeped,
-  OPEN,
-  soundIntervals,
-  faultKey,
-  hasTwoCords,
-  keyOfUnit,
-  nameFaults,
-  predict,
-  sayExpected,
-  sayFault,
-  type MeterTest,
-  type WiringPlan,
-} from "@/core/wiring";
-import { useActions, useChamber } from "../../context";
-import { NumberField, plainKind } from "@/parts/fields";
+import { beyondTheMeter, type ProofAnswer, type SaidFault, type SaidTest, type WiringPlan } from "@/core/wiring";
+import { useChamber } from "../../context";
+import { useProof } from "../../useWiring";
+import { BeforeLive } from "./BeforeLive";
+import { useReadings } from "./proofStore";
+import { TestRow } from "./TestRow";
 
-const volts = plainKind("V", 1);
-const ohms = plainKind("Ω", 0.1);
+/** So many possible faults are told by name; the rest are counted. */
+const TOLD = 8;
 
-/** Dead and live tests at plug and outlets, what each has to show, and what the readings leave possible. */
+type Store = ReturnType<typeof useReadings>;
+
+/** The proof by meter: dead and complete before anything live, each reading told by its danger first. */
 export function MeterProof({ plan }: { plan: WiringPlan }) {
-  const predicted = useMemo(() => predict(plan), [plan]);
-  const { record } = useChamber();
-  const { change } = useActions();
-  // What was read of a test that this plan does not have says nothing here.
-  const readings = useMemo(
-    () =>
-      Object.fromEntries(
-        predicted.tests.flatMap(({ id }) => {
-          const read = record.work.meter[keyOfUnit(plan.unit, id)];
-          return read === undefined ? [] : [[id, read]];
-        }),
-      ),
-    [predicted, plan, record.work.meter],
-  );
-  const { possible, somethingElse, next, pass } = nameFaults(predicted, readings);
-  const faults = possible.filter((f) => f.kind !== "none");
-  const none = faults.length < possible.length;
-  const done = Object.keys(readings).length;
-  const put = (id: string, value: number | null) =>
-    change((r) => {
-      const { [keyOfUnit(plan.unit, id)]: _old, ...rest } = r.work.meter;
-      return {
-        ...r,
-        work: { ...r.work, meter: value === null ? rest : { ...rest, [keyOfUnit(plan.unit, id)]: value } },
-      };
-    }, "reading of the meter");
-  const row = (test: MeterTest) => {
-    const i = predicted.tests.indexOf(test);
-    const read = readings[test.id];
+  const store = useReadings(plan);
+  const { readings } = store;
+  const { answer, current, failed } = useProof(plan, readings);
+  if (failed && !answer)
     return (
-      <li
-        key={test.id}
-        className={`rule-line grid gap-x-4 gap-y-1 border-b py-2 sm:grid-cols-[minmax(0,1fr)_11rem_13rem] ${next?.id === test.id ? "bg-base-200" : ""}`}
-      >
-        <span className="self-center">
-          {test.says}
-          {next?.id === test.id && <span className="quiet"> · tells most now</span>}
-        </span>
-        <span className="self-center font-semibold">{sayExpected(test, soundIntervals(predicted, i))}</span>
-        {test.asks !== "beep" ? (
-          <span className="grid gap-1">
-            <NumberField
-              label={`Read: ${test.says}`}
-              kind={test.live ? volts : ohms}
-              value={read ?? 0}
-              estimate={read === undefined}
-              onCommit={(value) => {
-                const limit = test.live ? 1000 : OPEN;
-                if (value < 0) return { code: "tooLow", at: [], limit: 0 };
-                if (value > limit) return { code: "tooHigh", at: [], limit };
-                put(test.id, value);
-                return null;
-              }}
-              onReset={read === undefined ? undefined : () => put(test.id, null)}
-              defaultText="not measured yet"
-            />
-            {!test.live && (
-              <button
-                type="button"
-                className={`key ${read === OPEN ? "key-strong" : ""}`}
-                aria-pressed={read === OPEN}
-                onClick={() => put(test.id, read === OPEN ? null : OPEN)}
-              >
-                No reading: open
-              </button>
-            )}
-          </span>
-        ) : (
-          <span className="flex gap-2">
-            {[true, false].map((beeps) => (
-              <button
-                key={String(beeps)}
-                type="button"
-                className={`key ${read === beeped(beeps) ? "key-strong" : ""}`}
-                aria-pressed={read === beeped(beeps)}
-                onClick={() => put(test.id, read === beeped(beeps) ? null : beeped(beeps))}
-              >
-                {beeps ? "It beeps" : "Silent"}
-                <span className="sr-only">: {test.says}</span>
-              </button>
-            ))}
-          </span>
-        )}
-      </li>
-    );
-  };
-  return (
-    <div className="grid gap-4">
-      <p className="max-w-prose">
-        Try the meter on something known before and after. Dead first:{" "}
-        {plan.wiring.laid === "cord"
-          ? hasTwoCords(plan)
-            ? "both plugs pulled"
-            : "plug pulled"
-          : "the circuit off, locked, and proved dead by somebody licensed"}
-        , main switch on, nothing in the outlets.{" "}
-        {plan.wiring.laid === "cord" &&
-          plan.wiring.plugTurns &&
-          "Mark the pin of the plug that the line comes from, and leave the plug the same way round while you measure live. "}
-        Then, with the enclosure shut and a 60 W lamp as a load, at the outlets alone; press the residual-current
-        button. An outlet that is off may read anything up to the full mains without a load: that is no fault. Whoever
-        is not at ease with live tests leaves them to an electrician.
+      <p role="alert" className="text-error">
+        {failed}
       </p>
-      {done > 0 && (
-        <button
-          type="button"
-          className="key justify-self-start"
-          onClick={() => change((r) => ({ ...r, work: { ...r.work, meter: {} } }), "readings of the meter")}
-        >
+    );
+  if (!answer) return <p aria-live="polite">Working the tests out …</p>;
+  if (answer.dead.length === 0) return <p>No outlet switches anything here: there is nothing to prove.</p>;
+  return <Proof plan={plan} store={store} answer={answer} current={current} />;
+}
+
+interface ProofProps {
+  plan: WiringPlan;
+  store: Store;
+  answer: ProofAnswer;
+  /** The answer is to the readings as they stand now. */
+  current: boolean;
+}
+
+function Proof({ plan, store, answer, current }: ProofProps) {
+  const { readings, old, done, tick, begin } = store;
+  const meter = done("meter");
+  const wrong = answer.stop !== null;
+  const count = Object.keys(readings).length;
+  return (
+    <div className="grid gap-5">
+      <Result plan={plan} answer={answer} store={store} current={current} />
+      {old && (
+        <p className="border-error max-w-prose border-l-4 pl-3">
+          <strong>The wiring or what hangs on it has changed since the last readings.</strong> They count for nothing:
+          prove it from the first test.
+        </p>
+      )}
+      {count > 0 && !wrong && (
+        <button type="button" className="key justify-self-start" onClick={begin}>
           Begin anew: forget all readings
         </button>
       )}
-      <section className="border-base-content border-l-4 pl-4" role="status" aria-label="What the readings say">
-        {done === 0 ? (
-          <p>No reading yet. {next ? `Begin with: ${next.says}.` : ""}</p>
-        ) : somethingElse ? (
-          <p className="text-error font-semibold">
-            No single thing explains these readings: something else, or more than one. Read again; then stop and have it
-            looked at.
-          </p>
-        ) : pass ? (
-          <p>
-            <strong>The readings pass.</strong> They do not show insulation, the quality of the earth, or what happens
-            under a full load; nothing here says that it is safe.
-          </p>
-        ) : (
-          <>
-            <p>
-              {done} of {predicted.tests.length} read.{" "}
-              {none
-                ? faults.length > 0
-                  ? "Nothing being wrong explains them, and so would:"
-                  : "Nothing being wrong explains them so far."
-                : "Something is wrong. These explain the readings:"}
-            </p>
+      <section className="grid gap-2" aria-label="Before the first test">
+        <h4 className="text-lg">First</h4>
+        <label className="flex min-h-11 items-start gap-3 py-2">
+          <input
+            type="checkbox"
+            className="accent-base-content mt-0.5 h-5 w-5 shrink-0"
+            checked={meter}
+            onChange={() => tick("meter")}
+          />
+          <span>
+            <strong>The meter works:</strong> on ohms its leads touched together read under 0.5 Ω (take that off every
+            reading in Ω), and on volts it shows a battery or a socket that is known to be live. Try it again at the
+            end.
+          </span>
+        </label>
+        <p className="max-w-prose">{pulledFirst(plan)}</p>
+      </section>
+      <Tests
+        title="Dead proof"
+        note="Lid off, meter on ohms. A mark such as B2 is the part B, its terminal 2, as in list and drawing. “No reading” is what the meter shows with its leads apart."
+        tests={answer.dead}
+        from={0}
+        answer={answer}
+        store={store}
+        disabled={!meter}
+      />
+      {answer.more.length > 0 && (
+        <Tests
+          title="To tell the faults apart"
+          note="Still dead, everything pulled."
+          tests={answer.more}
+          from={null}
+          answer={answer}
+          store={store}
+          disabled={!meter}
+        />
+      )}
+      <Live plan={plan} answer={answer} store={store} current={current} />
+    </div>
+  );
+}
+
+const pulledFirst = ({ wiring, ...plan }: WiringPlan): string => {
+  const two = wiring.secondCord && plan.heat !== null && plan.cold !== null;
+  const off =
+    wiring.laid === "cord"
+      ? two
+        ? "Both plugs pulled and lying before you"
+        : "The plug pulled and lying before you"
+      : `${two ? "Both circuits" : "The circuit"} off, locked, and proved dead by somebody licensed`;
+  return `${off}. Nothing in the outlets, the heater and the cooler beside it, main switch on. No jumper anywhere, now or later.`;
+};
+
+interface TestsProps {
+  title: string;
+  note: string;
+  tests: readonly SaidTest[];
+  /** Where their numbers begin; null: they have none. */
+  from: number | null;
+  answer: ProofAnswer;
+  store: Store;
+  disabled: boolean;
+}
+
+function Tests({ title, note, tests, from, answer, store, disabled }: TestsProps) {
+  return (
+    <section className="grid gap-2" aria-label={title}>
+      <h4 className="text-lg">{title}</h4>
+      <p className="quiet max-w-prose">{disabled ? "Try the meter first: its box above." : note}</p>
+      <ol>
+        {tests.map((test, i) => (
+          <TestRow
+            key={test.id}
+            test={test}
+            number={from === null ? null : from + i + 1}
+            read={store.readings[test.id]}
+            next={answer.next === test.id}
+            disabled={disabled}
+            stop={answer.stop}
+            onRead={(value) => store.put(test.id, value)}
+          />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** Tests under voltage: there are none before the dead ones are all done and right, and none once anything is wrong. */
+function Live({ plan, answer, store, current }: ProofProps) {
+  const { record } = useChamber();
+  if (!answer.deadDone || answer.stop !== null || !current)
+    return (
+      <section aria-label="Live proof">
+        <h4 className="text-lg">Live proof</h4>
+        <p className="max-w-prose">
+          {answer.stop ? "None while anything is wrong." : "It appears here when every dead test is done and right."}
+        </p>
+      </section>
+    );
+  return (
+    <section className="grid gap-3" aria-label="Live proof">
+      <h4 className="text-lg">Live proof</h4>
+      <p className="max-w-prose">
+        <strong>Local code and a licensed electrician decide who may do this.</strong> Whoever is not at ease with it
+        leaves it to them.
+      </p>
+      <BeforeLive key={record.id} plan={plan} store={store} />
+      {ready(plan, store) && (
+        <Tests
+          title="Under a lamp"
+          note="Lid shut. A filament lamp of 25 to 60 W for your mains in the outlet (an LED glows and reads wrong on an idle contact), meter on volts, at the outlets alone. Leave the plug the same way round."
+          tests={answer.live}
+          from={answer.dead.length}
+          answer={answer}
+          store={store}
+          disabled={false}
+        />
+      )}
+    </section>
+  );
+}
+
+const ready = ({ wiring }: WiringPlan, store: Store): boolean =>
+  (wiring.residual === "r30" || wiring.residual === "r5") && store.done("residual");
+
+/** What was read, in the order in which somebody has to know it: danger, what to do, where, what next. */
+function Result({ plan, answer, store, current }: ProofProps) {
+  const { readings, put, begin } = store;
+  const all = [...answer.dead, ...answer.more, ...answer.live];
+  const wrong = all.filter((t) => t.right === false);
+  const done = answer.dead.filter((t) => readings[t.id] !== undefined).length;
+  const next = all.find((t) => t.id === answer.next);
+  const suspects = answer.dangerous.length > 0 ? answer.dangerous : answer.possible;
+  return (
+    <section
+      className={`border-l-4 pl-4 ${answer.stop ? "border-error" : "border-base-content"}`}
+      role="status"
+      aria-label="What the readings say"
+    >
+      {answer.stop ? (
+        <div className="grid gap-3">
+          <p className="text-error text-xl font-bold">{answer.stop}</p>
+          {answer.somethingElse && answer.pairs.length > 0 && (
+            <Faults title="Two things at once would explain it, for example" faults={answer.pairs.slice(0, 4)} />
+          )}
+          {!answer.somethingElse && (
+            <Faults
+              title={suspects.length === 1 ? "It may be" : "It may be one of these"}
+              faults={[
+                ...answer.dangerous,
+                ...answer.possible.filter((p) => !answer.dangerous.some((d) => d.key === p.key)),
+              ]}
+            />
+          )}
+          {answer.somethingElse && answer.pairs.length === 0 && (
+            <p>No one fault, and no two of those looked at, explain these readings. Have it looked at.</p>
+          )}
+          {answer.hazards.length > 0 && (
             <ul className="list-disc pl-5">
-              {faults.slice(0, 8).map((f) => {
-                const { is, mend } = sayFault(f, plan);
-                return (
-                  <li key={faultKey(f)}>
-                    {is}.{!none && ` ${mend}`}
-                  </li>
-                );
-              })}
-              {faults.length > 8 && <li>and {faults.length - 8} more</li>}
-              <li className="quiet">or something else</li>
+              {answer.hazards.slice(0, 4).map((h) => (
+                <li key={h.text}>{h.text}</li>
+              ))}
             </ul>
-            {next && <p>Next, since it tells most: {next.says}.</p>}
-            {!next && !none && <p>No further test tells them apart: open it, plug pulled, and look.</p>}
+          )}
+          <p>
+            {next ? (
+              <>
+                Next, still dead, since it tells most: <strong>{next.says}</strong>.
+              </>
+            ) : (
+              "No further test tells them apart: look at these places, everything pulled."
+            )}
+          </p>
+          <div className="flex flex-wrap gap-2">
+            <button type="button" className="key key-strong" onClick={begin}>
+              I have mended it: prove it from the start
+            </button>
+            {wrong.map((t) => (
+              <button key={t.id} type="button" className="key" onClick={() => put(t.id, null)}>
+                I read it wrongly: again
+                <span className="sr-only">: {t.says}</span>
+              </button>
+            ))}
+          </div>
+        </div>
+      ) : !current ? (
+        <p>Working it out …</p>
+      ) : answer.pass && ready(plan, store) ? (
+        <div className="grid gap-2">
+          <p>
+            <strong>Every test is right, and none of the dangerous faults looked at is left.</strong> That is no proof
+            that it is safe. No meter here can tell:
+          </p>
+          <ul className="list-disc pl-5">
+            {beyondTheMeter.map((what) => (
+              <li key={what}>{what}</li>
+            ))}
+          </ul>
+        </div>
+      ) : (
+        <Progress answer={answer} done={done} next={next} />
+      )}
+    </section>
+  );
+}
+
+function Progress({ answer, done, next }: { answer: ProofAnswer; done: number; next: SaidTest | undefined }) {
+  const allDone = next === undefined && answer.deadDone;
+  return (
+    <div className="grid gap-2">
+      <p>
+        {done === 0 ? "No reading yet." : `${done} of ${answer.dead.length} dead tests done, all right.`}{" "}
+        {next && (
+          <>
+            Next: <strong>{next.says}</strong>, which {expects(next)}.
           </>
         )}
-      </section>
-      <section aria-label="Dead tests">
-        <h4 className="text-lg">{plan.wiring.laid === "cord" ? "Dead: plug pulled" : "Dead: circuit off"}</h4>
-        <p className="quiet max-w-prose">
-          A heater or a winding between the pins may beep on many meters; the plug of a fridge may read open, since its
-          thermostat or its electronics stand before the motor.
+      </p>
+      {allDone && answer.halfSupply && (
+        <p>
+          <strong>Both conductors of your mains are live, each at about half.</strong> The wiring is as planned, but it
+          is planned for line and neutral. Set Mains to two lines, read what the plan says then, and prove it again.
         </p>
-        <ul>{predicted.tests.filter((t) => !t.live).map(row)}</ul>
-      </section>
-      <section aria-label="Live tests">
-        <h4 className="text-lg">Live: under a test load, at the outlets alone</h4>
-        <p className="max-w-prose">
-          <strong>Local code and a licensed electrician decide who may do this.</strong>
-        </p>
-        <ul>{predicted.tests.filter((t) => t.live).map(row)}</ul>
-      </section>
+      )}
+      {allDone && answer.dangerous.length > 0 && (
+        <>
+          <p className="font-semibold">
+            It does not pass: no meter here tells these from a sound wiring. Look at the terminals named, unplugged.
+          </p>
+          <Faults title="Still possible, and dangerous" faults={answer.dangerous} />
+        </>
+      )}
+      {allDone && answer.pairs.length > 0 && (
+        <Faults title="Two at once that no test tells: look at these terminals, unplugged" faults={answer.pairs} />
+      )}
+    </div>
+  );
+}
+
+const expects = ({ asks, expected }: SaidTest): string => (asks === "joined" ? expected : `has to show ${expected}`);
+
+function Faults({ title, faults }: { title: string; faults: readonly SaidFault[] }) {
+  // What is mended in the same way stands together.
+  const told = faults.slice(0, TOLD);
+  const mends = [...new Set(told.map((f) => f.mend))];
+  return (
+    <div>
+      <p className="font-semibold">{title}:</p>
+      <ul className="grid gap-1">
+        {mends.map((mend) => (
+          <li key={mend}>
+            <ul className="list-disc pl-5">
+              {told
+                .filter((f) => f.mend === mend)
+                .map((f) => (
+                  <li key={f.key}>{f.is}.</li>
+                ))}
+            </ul>
+            <span className="block pl-5 font-semibold">{mend}</span>
+          </li>
+        ))}
+        <li className="quiet pl-5">
+          {faults.length > TOLD ? `${faults.length - TOLD} more, or something else.` : "Or something else."}
+        </li>
+      </ul>
     </div>
   );
 }

@@ -1,6 +1,6 @@
 "use client";
 
-import { keyOfUnit, sayTerminal, unitTerminals, type WiringPlan } from "@/core/wiring";
+import { keyOfUnit, netlistOf, pinsOnPaper, sayMarked, type WiringPlan } from "@/core/wiring";
 import { TextField } from "@/parts/fields";
 import { useActions } from "../../context";
 
@@ -9,7 +9,8 @@ const LONGEST = 24;
 /** Names of the unit's terminals as they stand on its own paper; generic ones until then. */
 export function TerminalNames({ plan }: { plan: WiringPlan }) {
   const { change } = useActions();
-  const generic = { ...plan, names: {} };
+  const net = netlistOf(plan);
+  const generic = { pins: net.pins, plan: { ...plan, names: {} } };
   const put = (terminal: string, name: string) => {
     const key = keyOfUnit(plan.unit, terminal);
     change((r) => {
@@ -25,13 +26,13 @@ export function TerminalNames({ plan }: { plan: WiringPlan }) {
         the tests and on paper.
       </p>
       <div className="grid max-w-3xl gap-3 sm:grid-cols-2">
-        {unitTerminals(plan).map((terminal) => (
+        {pinsOnPaper(net).map((id) => (
           <TextField
-            key={terminal}
-            label={sayTerminal(terminal, generic)}
-            value={plan.names[terminal] ?? ""}
+            key={id}
+            label={sayMarked(id, generic)}
+            value={plan.names[id] ?? ""}
             most={LONGEST}
-            onCommit={(name) => put(terminal, name)}
+            onCommit={(name) => put(id, name)}
           />
         ))}
       </div>
