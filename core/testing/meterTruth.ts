@@ -121,7 +121,10 @@ function wiresOf(plan: WiringPlan): Wired[] {
     lay("supply.+", "twelve.+");
     lay("supply.-", "twelve.-");
   }
-  if (w.metalBox) lay("block.e", "box.m");
+  if (w.metalBox) {
+    lay("block.e", "box.m");
+    lay("block.e", "lid.m");
+  }
   if (w.metalVessel && plan.heat) lay("block.e", "vessel.m");
   return list;
 }

@@ -4,6 +4,7 @@ import { contactor } from "./contactor";
 import { cutOut } from "./cutOut";
 import { fixedCable } from "./fixedCable";
 import { fuse } from "./fuse";
+import { lid } from "./lid";
 import { lowBlock } from "./lowBlock";
 import { mainSwitch } from "./mainSwitch";
 import { metal } from "./metal";
@@ -37,5 +38,6 @@ export const partTable: readonly PartType[] = [
   supply,
   lowBlock,
   metal,
+  lid,
   appliance,
 ];
