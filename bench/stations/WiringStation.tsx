@@ -46,7 +46,7 @@ export function WiringStation() {
   // The same plan stays the same: what is worked out of it is not done anew at each reading that is typed.
   const key = JSON.stringify(wiringPlanOf(chamber, which, namesOf(record, which)));
   const plan = useMemo(() => JSON.parse(key) as WiringPlan, [key]);
-  const findings = wiringFindings(plan, chamber);
+  const findings = useMemo(() => wiringFindings(plan, chamber), [plan, chamber]);
   const [picked, setPicked] = useState<string | null>(null);
   const pick = (id: string) => setPicked(picked === id ? null : id);
   const set = (field: keyof Wiring, value: unknown, label: string) =>

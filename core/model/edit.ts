@@ -90,6 +90,8 @@ export function fieldProblem({ section, field }: Pick<Edit, "section" | "field">
   return { ...why, at: [...at, ...why.at] };
 }
 
+/** How steps of the work begin that belong to the proof by meter: they go with it. */
+export const PROOF_STEP = "proof:";
 /** Fields of a wiring that change nothing of what was built. */
 const provedAnyway: readonly string[] = ["symbols", "otherWatts", "residual"];
 
@@ -114,7 +116,10 @@ export function applyEdits(record: ChamberRecord, edits: readonly Edit[], origin
     section[edit.field] = { value: edit.value, origin };
   }
   // Any change of how it is wired voids what a meter has proved.
-  if (edits.some(({ section, field }) => section === "wiring" && !provedAnyway.includes(field))) next.work.proofs = {};
+  if (edits.some(({ section, field }) => section === "wiring" && !provedAnyway.includes(field))) {
+    next.work.proofs = {};
+    next.work.done = next.work.done.filter((step) => !step.startsWith(PROOF_STEP));
+  }
   // Room that was made for settings and holds none any more.
   for (const { settings } of next.stages)
     for (const id of Object.keys(settings))

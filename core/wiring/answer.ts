@@ -4,17 +4,7 @@ import type { Fault } from "./fault";
 import { consequencesSlowly } from "./hazards";
 import { outletsIn, type WiringPlan } from "./plan";
 import { pairsThatExplain } from "./pairs";
-import {
-  isLive,
-  isRight,
-  nameFaults,
-  proofOf,
-  soundOf,
-  testOf,
-  type MeterTest,
-  type Proof,
-  type Readings,
-} from "./proof";
+import { isLive, nameFaults, proofOf, soundOf, testOf, type MeterTest, type Proof, type Readings } from "./proof";
 import { BEEPS, EARTH_OHMS, OPEN, toldApart, type Asks } from "./reading";
 import { sayHazards, stopWords, worstWords, type SaidHazard } from "./sayHazard";
 import { isDangerous, rank, weightOf } from "./severity";
@@ -69,7 +59,7 @@ export const beyondTheMeter: readonly string[] = [
 
 const plain = ({ key, is, mend }: Fault): SaidFault => ({ key, is, mend });
 
-function said(proof: Proof, test: MeterTest, read: number | undefined): SaidTest {
+function said(proof: Proof, test: MeterTest, read: number | undefined, wrong: readonly MeterTest[]): SaidTest {
   const intervals = soundOf(proof, test);
   const usual =
     test.asks === "joined" ? BEEPS : test.asks === "apart" && !isLive(test) && test.sound.high > 1e6 ? OPEN : null;
@@ -79,7 +69,7 @@ function said(proof: Proof, test: MeterTest, read: number | undefined): SaidTest
     asks: test.asks,
     expected: sayExpected(test.asks, isLive(test) ? intervals : [test.sound]),
     usual,
-    right: read === undefined ? null : isRight(proof, test, read),
+    right: read === undefined ? null : !wrong.some((t) => t.id === test.id),
   };
 }
 
@@ -113,16 +103,25 @@ function* withPairs(plan: WiringPlan): Generator<undefined, { proof: Proof; unto
     const now: Proof = { ...proof, asked };
     const left = (yield* pairsThatExplain(now, soundReadings(now))).filter((f) => !untold.some((u) => u.key === f.key));
     if (left.length === 0) break;
-    for (const pair of left) {
-      const circuit = new Dead(faulted(proof.dead.base, pair.change));
-      const { index } = proof.dead.base;
-      const tells = (t: DeadTest) =>
-        toldApart(t.sound, circuit.between(t.hand, index.get(t.between[0])!, index.get(t.between[1])!), t.asks);
-      if (asked.some(tells)) continue;
-      const test = proof.dead.candidates.find(tells);
-      if (test) asked.push(test);
-      else untold.push(pair);
+    // Of all tests that which tells most of them, until none of those that some test tells is left.
+    const { index } = proof.dead.base;
+    const open = left.map((pair) => ({ pair, circuit: new Dead(faulted(proof.dead.base, pair.change)) }));
+    const tells = (t: DeadTest, { circuit }: (typeof open)[0]) =>
+      toldApart(t.sound, circuit.between(t.hand, index.get(t.between[0])!, index.get(t.between[1])!), t.asks);
+    while (open.length > 0) {
+      let best: DeadTest | null = null;
+      let most = 0;
+      for (const t of proof.dead.candidates) {
+        const told = open.filter((o) => tells(t, o)).length;
+        if (told > most) [best, most] = [t, told];
+      }
+      yield undefined;
+      if (!best) break;
+      const test = best;
+      asked.push(test);
+      open.splice(0, open.length, ...open.filter((o) => !tells(test, o)));
     }
+    untold.push(...open.map((o) => o.pair));
   }
   const done = { proof: { ...proof, asked }, untold };
   pairsKnown.set(plan, done);
@@ -163,14 +162,14 @@ export function* proofAnswer(plan: WiringPlan, readings: Readings): Generator<un
     ? "No single fault explains these readings: treat all metal as live."
     : worstWords(brought, plan);
   return {
-    dead: proof.asked.map((t) => said(proof, t, readings[t.id])),
-    live: proof.live.map((t) => said(proof, t, readings[t.id])),
+    dead: proof.asked.map((t) => said(proof, t, readings[t.id], named.wrong)),
+    live: proof.live.map((t) => said(proof, t, readings[t.id], named.wrong)),
     more: [
       ...more,
       ...(named.next && wrong && !isLive(named.next) && !proof.asked.includes(named.next) ? [named.next] : []),
     ]
       .filter((t, i, all) => all.findIndex((o) => o.id === t.id) === i)
-      .map((t) => said(proof, t, readings[t.id])),
+      .map((t) => said(proof, t, readings[t.id], named.wrong)),
     next: named.next?.id ?? null,
     stop: wrong ? `${stopWords(plan, live)} ${worst}`.trim() : null,
     hazards: sayHazards(brought, plan),

@@ -78,8 +78,16 @@ function along(net: Netlist, line: LineName, begin: string): { elements: Element
   return { elements, wires, end: at };
 }
 
+const known = new WeakMap<WiringPlan, LadderPlan>();
+
 /** The rungs from above and the rails: derived from lines and taps. */
 export function ladderOf(plan: WiringPlan): LadderPlan {
+  const found = known.get(plan) ?? derived(plan);
+  known.set(plan, found);
+  return found;
+}
+
+function derived(plan: WiringPlan): LadderPlan {
   const net = netlistOf(plan);
   const rails = [...net.lines.keys()].flatMap((line): Rail[] => {
     const way = /^way([12])\.([12])$/.exec(line);

@@ -155,10 +155,13 @@ export function nameFaults(proof: Proof, readings: Readings): Named {
   const left = explaining(proof, readings);
   const possible = left.filter((f) => f.key !== NONE.key);
   const sound = possible.length < left.length;
-  const wrong = Object.entries(readings).flatMap(([id, value]) => {
+  const wrong: MeterTest[] = Object.entries(readings).flatMap(([id, value]) => {
     const test = testOf(proof, id);
     return test && !isRight(proof, test, value) ? [test] : [];
   });
+  const liveRead = proof.live.filter((t) => readings[t.id] !== undefined);
+  // Each may be right with the plug in some way, and all of them in none.
+  if (!sound && wrong.length === 0) wrong.push(...liveRead);
   const dangerous = possible.filter((f) => proof.dangerous.has(f.key));
   const open = proof.asked.filter((t) => readings[t.id] === undefined);
   const deadDone = open.length === 0 && wrong.length === 0 && proof.asked.length > 0;
@@ -168,7 +171,6 @@ export function nameFaults(proof: Proof, readings: Readings): Named {
       possible.flatMap((f) => proof.hazards.get(f.key) ?? []).map((h) => [JSON.stringify(h), h] as const),
     ).values(),
   ].sort(worstFirst);
-  const liveRead = proof.live.filter((t) => readings[t.id] !== undefined);
   const halfSupply = sound && liveRead.length > 0 && !soundInPlain(proof, readings);
   return {
     possible: [...dangerous, ...possible.filter((f) => !dangerous.includes(f))],

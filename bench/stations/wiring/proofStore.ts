@@ -1,12 +1,12 @@
 "use client";
 
 import { useMemo } from "react";
-import type { ChamberRecord } from "@/core/model";
+import { PROOF_STEP, type ChamberRecord } from "@/core/model";
 import { planKey, type WiringPlan } from "@/core/wiring";
 import { useActions, useChamber } from "../../context";
 
 /** Steps of the work that belong to the proof of one unit: they are done again with it. */
-export const tried = (step: "meter" | "residual", unit: number): string => `proof:${step}:${unit}`;
+const tried = (step: "meter" | "residual", unit: number): string => `${PROOF_STEP}${step}:${unit}`;
 
 /** What was read of a plan, and how a reading is put, taken back, or all begun again. */
 export function useReadings(plan: WiringPlan) {

@@ -13,7 +13,6 @@ const usual: Omit<Pin, "key" | "name" | "role"> = {
   end: "ferrule",
   sizes: [0.5, 2.5],
   takes: 1,
-  torque: 0.5,
   away: 0,
 };
 const inner: Role = { is: "inner" };

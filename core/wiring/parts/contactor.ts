@@ -40,7 +40,7 @@ export const contactor: PartType = {
           pin("out2", `${name}, second pole out`),
           pin("coil1", `coil of the ${name}`),
           pin("coil2", `coil of the ${name}, other end`),
-        ].map((p) => ({ ...p, sizes: [0.75, 4] as const, torque: 1.2 })),
+        ].map((p) => ({ ...p, sizes: [0.75, 4] as const })),
         places: [
           { line: `${o}.1`, rank: 20, in: "in", out: "out", switches: true },
           { line: `${o}.2`, rank: 20, in: "in2", out: "out2" },

@@ -16,8 +16,8 @@ export const cutOut: PartType = {
             label: "Cut-out",
             outlet: "heat",
             pins: [
-              pin("in", "one-shot cut-out at the heater, in", { end: "push-on", torque: null, away: TO_HEATER }),
-              pin("out", "one-shot cut-out at the heater, out", { end: "push-on", torque: null, away: TO_HEATER }),
+              pin("in", "one-shot cut-out at the heater, in", { end: "push-on", away: TO_HEATER }),
+              pin("out", "one-shot cut-out at the heater, out", { end: "push-on", away: TO_HEATER }),
             ],
             places: [{ line: "heat.1", rank: 60, in: "in", out: "out" }],
             joins: [{ key: "link", a: "in", b: "out", is: "metal", ohms: CONTACT }],

@@ -17,10 +17,7 @@ export const fuse: PartType = {
         type: "cartridge fuse",
         label: cord === 1 ? "Fuse" : "2nd fuse",
         cord,
-        pins: [
-          pin("in", `${name}, in`, { end: "push-on", torque: null }),
-          pin("out", `${name}, out`, { end: "push-on", torque: null }),
-        ],
+        pins: [pin("in", `${name}, in`, { end: "push-on" }), pin("out", `${name}, out`, { end: "push-on" })],
         places: [{ line: `way${cord}.1`, rank: 20, in: "in", out: "out" }],
         joins: [{ key: "link", a: "in", b: "out", is: "metal", ohms: CONTACT, closed: (look) => !look.hand(id) }],
         hands: [{ name: id, says: `${name} out`, kind: "fuse", cord }],

@@ -17,7 +17,6 @@ export const lid: PartType = {
                 role: { is: "metal" },
                 end: "ring",
                 sizes: [0.75, 6],
-                torque: 2,
               }),
             ],
             places: [{ line: "way1.e", rank: 0, in: "m", tap: true }],

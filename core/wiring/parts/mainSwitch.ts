@@ -15,8 +15,8 @@ export const mainSwitch: PartType = {
         label: "Main switch",
         cord: 1,
         pins: all.flatMap((n) => [
-          pin(`in${n}`, `main switch, ${names[n - 1]}, in`, { end: "push-on", torque: null }),
-          pin(`out${n}`, `main switch, ${names[n - 1]}, out`, { end: "push-on", torque: null }),
+          pin(`in${n}`, `main switch, ${names[n - 1]}, in`, { end: "push-on" }),
+          pin(`out${n}`, `main switch, ${names[n - 1]}, out`, { end: "push-on" }),
         ]),
         places: all.map((n) => ({ line: `way1.${n}` as const, rank: 40, in: `in${n}`, out: `out${n}` })),
         joins: all.map((n): Join => ({

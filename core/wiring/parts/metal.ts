@@ -23,7 +23,7 @@ export const metal: PartType = {
         type: "touchable metal",
         label,
         symbol: "box",
-        pins: [pin("m", name, { role: { is: "metal" }, end: "ring", sizes: [0.75, 6], torque: 2, away })],
+        pins: [pin("m", name, { role: { is: "metal" }, end: "ring", sizes: [0.75, 6], away })],
         places: [{ line: "way1.e", rank: 0, in: "m", tap: true }],
         touching,
       });

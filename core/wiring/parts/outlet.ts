@@ -24,7 +24,6 @@ export function contactsOf(plan: WiringPlan, o: OutletName): Pick<Part, "pins" |
   const of = (pole: 1 | 2 | "e", word: string): Pin =>
     pin(keyOf(plan, o, String(pole)), `${o} outlet, ${word}`, {
       role: { is: "socket", outlet: o, pole },
-      torque: 0.8,
       takes: 2,
     });
   const end = (pole: "1" | "2" | "e"): Place => ({ line: `${o}.${pole}`, rank: 100, in: keyOf(plan, o, pole) });

@@ -17,8 +17,8 @@ export const pilot: PartType = {
             label: "Lamp",
             outlet: o,
             pins: [
-              pin("1", `lamp of the ${o} outlet`, { end: "push-on", torque: null }),
-              pin("2", `lamp of the ${o} outlet, other end`, { end: "push-on", torque: null }),
+              pin("1", `lamp of the ${o} outlet`, { end: "push-on" }),
+              pin("2", `lamp of the ${o} outlet, other end`, { end: "push-on" }),
             ],
             places: [
               { line: `${o}.1`, rank: 0, in: "1", tap: true },

@@ -26,10 +26,10 @@ export const residual: PartType = {
         label: cord === 1 ? "Residual-current device" : "2nd residual-current device",
         cord,
         pins: [
-          pin("in1", `${name}, ${one}, in`, { sizes: [1, 16], torque: 2 }),
-          pin("out1", `${name}, ${one}, out`, { sizes: [1, 16], torque: 2 }),
-          pin("in2", `${name}, ${two}, in`, { sizes: [1, 16], torque: 2 }),
-          pin("out2", `${name}, ${two}, out`, { sizes: [1, 16], torque: 2 }),
+          pin("in1", `${name}, ${one}, in`, { sizes: [1, 16] }),
+          pin("out1", `${name}, ${one}, out`, { sizes: [1, 16] }),
+          pin("in2", `${name}, ${two}, in`, { sizes: [1, 16] }),
+          pin("out2", `${name}, ${two}, out`, { sizes: [1, 16] }),
         ],
         places: [
           { line: `way${cord}.1`, rank: 10, in: "in1", out: "out1" },

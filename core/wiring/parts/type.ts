@@ -26,8 +26,6 @@ export interface Pin {
   /** What it takes, mm², and how many conductors. */
   sizes: readonly [number, number];
   takes: number;
-  /** Torque of its screw, Nm, where there is a usual one; null: as the part says. */
-  torque: number | null;
   /** How far outside of the enclosure it is, m; 0: within. */
   away: number;
 }
