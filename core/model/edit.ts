@@ -92,6 +92,7 @@ export function fieldProblem({ section, field }: Pick<Edit, "section" | "field">
 
 /** How steps of the work begin that belong to the proof by meter: they go with it. */
 export const PROOF_STEP = "proof:";
+const proved: readonly SectionName[] = ["wiring", "heater", "cooler"];
 /** Fields of a wiring that change nothing of what was built. */
 const provedAnyway: readonly string[] = ["symbols", "otherWatts", "residual"];
 
@@ -115,8 +116,8 @@ export function applyEdits(record: ChamberRecord, edits: readonly Edit[], origin
     if (why) throw new EditRefused(why);
     section[edit.field] = { value: edit.value, origin };
   }
-  // Any change of how it is wired voids what a meter has proved.
-  if (edits.some(({ section, field }) => section === "wiring" && !provedAnyway.includes(field))) {
+  // Any change of how it is wired, or of what hangs on it, voids what a meter has proved.
+  if (edits.some(({ section, field }) => proved.includes(section) && !provedAnyway.includes(field))) {
     next.work.proofs = {};
     next.work.done = next.work.done.filter((step) => !step.startsWith(PROOF_STEP));
   }

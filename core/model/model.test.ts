@@ -53,6 +53,19 @@ describe("edits", () => {
     ["a vessel that is not there", { section: "vessel", field: "volume", id: "v4", value: 0.02 }],
   ])("refuse %s", (_, bad) => expect(() => applyEdits(recordWith(), [bad])).toThrow(EditRefused));
 
+  it("of the wiring or of what hangs on it void what a meter has proved; symbols and a name do not", () => {
+    const record = recordWith();
+    const proved = {
+      ...record,
+      work: { ...record.work, done: ["lay", "proof:meter:0"], proofs: { "0": { plan: "x", readings: { a: 1 } } } },
+    };
+    const after = (edit: Edit) => applyEdits(proved, [edit]).work;
+    expect(after({ section: "wiring", field: "fuse", value: 5 })).toMatchObject({ done: ["lay"], proofs: {} });
+    expect(after({ section: "heater", field: "power", value: 500 }).proofs).toEqual({});
+    expect(after({ section: "wiring", field: "symbols", value: "ansi" }).proofs).toEqual(proved.work.proofs);
+    expect(after({ section: "room", field: "low", value: 5 as never }).proofs).toEqual(proved.work.proofs);
+  });
+
   it("every field of every section can be edited and put back", () => {
     const record = addDevice("light")(addDevice("fan")(recordWith()));
     const samples: Record<string, unknown> = {

@@ -1,11 +1,10 @@
-import { faulted } from "./compiled";
-import { Dead, type DeadTest } from "./candidates";
+import { deadProofOf } from "./cover";
 import type { Fault } from "./fault";
 import { consequencesSlowly } from "./hazards";
 import { outletsIn, type WiringPlan } from "./plan";
 import { pairsThatExplain } from "./pairs";
 import { isLive, nameFaults, proofOf, soundOf, testOf, type MeterTest, type Proof, type Readings } from "./proof";
-import { BEEPS, EARTH_OHMS, OPEN, toldApart, type Asks } from "./reading";
+import { BEEPS, EARTH_OHMS, OPEN, type Asks } from "./reading";
 import { sayHazards, stopWords, worstWords, type SaidHazard } from "./sayHazard";
 import { isDangerous, rank, weightOf } from "./severity";
 import { sayExpected } from "./sayExpected";
@@ -89,41 +88,27 @@ const soundReadings = (proof: Proof): Record<string, number> =>
   );
 
 /** Pairs of faults that would pass the dead tests, and the tests that tell them; by plan. */
+const ROUNDS = 12;
 const pairsKnown = new WeakMap<WiringPlan, { proof: Proof; untold: Fault[] }>();
 
 function* withPairs(plan: WiringPlan): Generator<undefined, { proof: Proof; untold: Fault[] }> {
   const found = pairsKnown.get(plan);
   if (found) return found;
   yield* consequencesSlowly(plan);
-  const proof = proofOf(plan);
-  const asked: DeadTest[] = [...proof.asked];
-  const untold: Fault[] = [];
-  // A test that tells one pair mostly tells several: again until no pair is left that some test tells.
-  for (let round = 0; round < 30; round++) {
-    const now: Proof = { ...proof, asked };
-    const left = (yield* pairsThatExplain(now, soundReadings(now))).filter((f) => !untold.some((u) => u.key === f.key));
+  let proof = proofOf(plan);
+  const pairs: Fault[] = [];
+  // What tells one pair mostly tells several: again until none is left that some test tells.
+  let left: Fault[] = [];
+  for (let round = 0; round < ROUNDS; round++) {
+    left = (yield* pairsThatExplain(proof, soundReadings(proof))).filter((f) => !pairs.some((p) => p.key === f.key));
     if (left.length === 0) break;
-    // Of all tests that which tells most of them, until none of those that some test tells is left.
-    const { index } = proof.dead.base;
-    const open = left.map((pair) => ({ pair, circuit: new Dead(faulted(proof.dead.base, pair.change)) }));
-    const tells = (t: DeadTest, { circuit }: (typeof open)[0]) =>
-      toldApart(t.sound, circuit.between(t.hand, index.get(t.between[0])!, index.get(t.between[1])!), t.asks);
-    while (open.length > 0) {
-      let best: DeadTest | null = null;
-      let most = 0;
-      for (const t of proof.dead.candidates) {
-        const told = open.filter((o) => tells(t, o)).length;
-        if (told > most) [best, most] = [t, told];
-      }
-      yield undefined;
-      if (!best) break;
-      const test = best;
-      asked.push(test);
-      open.splice(0, open.length, ...open.filter((o) => !tells(test, o)));
-    }
-    untold.push(...open.map((o) => o.pair));
+    pairs.push(...left);
+    const dead = deadProofOf(plan, pairs);
+    proof = { ...proof, dead, asked: dead.asked };
+    yield undefined;
   }
-  const done = { proof: { ...proof, asked }, untold };
+  // Where the rounds did not suffice what was left last counts as told by nothing.
+  const done = { proof, untold: [...proof.dead.untoldPairs, ...left] };
   pairsKnown.set(plan, done);
   return done;
 }

@@ -205,6 +205,10 @@ class Feeds {
   byEarthAlone = (t: number): boolean => (this.f(t) & 6) === 4;
   poleAndEarth = (t: number): boolean => (this.f(t) & 6) === 6;
   byBothCords = (t: number): boolean => (this.f(t) & 24) === 24;
+  /** Some piece is fed by both cords. */
+  mixes = (sources: readonly Source[]): boolean => sources.some((s) => s.pole !== "e" && this.byBothCords(s.at));
+  /** The one contact is fed by the one cord, the other by the other. */
+  mixed = (pins: Readonly<Record<1 | 2, number>>): boolean => ((this.f(pins[1]) | this.f(pins[2])) & 24) === 24;
   between = (a: number, b: number): number => {
     const [x, y] = [this.of[a]!, this.of[b]!];
     return this.flags[x]! & this.flags[y]! & 1 ? Math.hypot(this.re[x]! - this.re[y]!, this.im[x]! - this.im[y]!) : 0;
@@ -222,6 +226,7 @@ function hazardsOf(base: Compiled, f: Faulted, fault: Fault): Hazard[] {
   const places = placesOf(base);
   const found = new Map<string, Hazard>();
   const say = (h: Hazard) => found.set(hazardKey(h), h);
+  const told = new Set<number>();
   const ways = orientationsOf(plan, true);
   const { volts } = mainsTable[plan.wiring.mains];
   const feeding: Record<string, Source[][]> = {};
@@ -229,18 +234,23 @@ function hazardsOf(base: Compiled, f: Faulted, fault: Fault): Hazard[] {
     let pieces: Pieces | null = null;
     const pulled = String(position.pulled);
     const fed = (feeding[pulled] ??= ways.map((way) => sourcesOf(base, position, way, f.house)));
+    let mixed = false;
     for (const [w, way] of ways.entries()) {
+      // Where a plug that is pulled points changes nothing, nor the line of the second where the cords do not meet.
+      if (position.pulled !== null && (way.turned[position.pulled - 1] || way.otherLine)) continue;
+      if (way.otherLine && !mixed) continue;
       const sources = fed[w]!;
       // What the first cord powers is the same however the plugs stand.
       if (pieces === null || pieces.bySecond) pieces = piecesOf(f, position, sources);
       const feeds = new Feeds(pieces.of, sources, volts);
+      mixed ||= feeds.mixes(sources) || outletsIn(plan).some((o) => feeds.mixed(places.sockets[o]));
       const turned = way.turned[0] || way.turned[1];
       if (feeds.shorted) {
         say({ kind: way.otherLine ? "shortOtherLine" : turned ? "shortTurned" : "short" });
         // What a short does to the rest is not said: the fuse is out by then.
         continue;
       }
-      look({ plan, places, position, feeds, turned, way, fault, say });
+      look({ plan, places, position, feeds, turned, way, fault, say, told });
     }
   }
   for (const [i, how] of f.sets)
@@ -261,6 +271,8 @@ interface Scene {
   way: Orientation;
   fault: Fault;
   say: (h: Hazard) => void;
+  /** Places that have been told already: there are many, in many states. */
+  told: Set<number>;
 }
 
 function look(scene: Scene): void {
@@ -279,7 +291,8 @@ function look(scene: Scene): void {
   const hand = places.hands.find((h) => h.name === position.hand);
   if (hand?.kind === "cuts")
     for (const { at, id } of places.behind.get(hand.name)!)
-      if (feeds.live(at)) say({ kind: "switchLive", hand: hand.name, where: id, turned: scene.turned });
+      if (feeds.live(at) && isNew(scene, at, 2 * places.hands.indexOf(hand) + Number(scene.turned)))
+        say({ kind: "switchLive", hand: hand.name, where: id, turned: scene.turned });
   if (hand?.kind === "fuse" && hand.cord) {
     const own = new Set(places.ofCord[hand.cord].map(({ at }) => at));
     if (places.behind.get(hand.name)!.some(({ at }) => own.has(at) && feeds.live(at)))
@@ -312,13 +325,23 @@ function atOutlet({ plan, places, position, feeds, turned, fault, say }: Scene, 
   }
 }
 
-function afterPull({ places, position, feeds, say }: Scene): void {
+/** Whether a place is told for the first time in a state of so many. */
+function isNew({ told }: Scene, at: number, state: number): boolean {
+  const key = state * 1024 + at;
+  if (told.has(key)) return false;
+  told.add(key);
+  return true;
+}
+
+function afterPull(scene: Scene): void {
+  const { places, position, feeds, say } = scene;
   const { pulled } = position;
   if (pulled === null) return;
   for (const s of places.sources)
     if (s.cord === pulled && s.pole !== "e" && feeds.live(s.at)) say({ kind: "pinLive", cord: pulled });
-  for (const { at, id } of [...places.ofCord[1], ...places.ofCord[2]])
-    if (feeds.live(at)) say({ kind: "pulledLive", cord: pulled, where: id });
+  for (const own of [places.ofCord[1], places.ofCord[2]])
+    for (const { at, id } of own)
+      if (feeds.live(at) && isNew(scene, at, 100 + pulled)) say({ kind: "pulledLive", cord: pulled, where: id });
 }
 
 /** What a fault brings that a sound wiring does not have. */

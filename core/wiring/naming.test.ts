@@ -168,6 +168,17 @@ describe("a proof", () => {
     expect(wrong.deadDone && wrong.stop === null).toBe(false);
     expect(wrong.next === null || !wrong.next.startsWith("live")).toBe(true);
   });
+  it("readings that are right one by one, each with the plug another way round, are wrong together", () => {
+    const plan = planWith({ mains: "one230", plugTurns: true }, two);
+    const readings: Record<string, number> = {};
+    for (const t of answerTo(plan, {}).dead)
+      readings[t.id] = t.asks === "joined" ? BEEPS : t.asks === "ohms" ? 0.1 : (t.usual ?? 900);
+    const lamp = (id: string) => `live heat heat ${id}`;
+    // Line to earth 230 V and neutral to earth 230 V: the plug cannot stand both ways.
+    const live = { [lamp("lamp")]: 230, [lamp("first")]: 230, [lamp("second")]: 2 };
+    expect(answerTo(plan, { ...readings, ...live }).stop).toBeNull();
+    expect(answerTo(plan, { ...readings, ...live, [lamp("second")]: 230 }).stop).toMatch(/^Stop\. Pull the plug\./);
+  });
   it("every plan with outlets asks every part's own dangerous fault, and names it by its terminals", () => {
     const plan = planWith({ ...one120, relay: "solid", supply: 12, metalBox: true, pilots: true }, two);
     for (const { is } of faultsOf(plan)) expect(is).not.toMatch(/undefined|heat-|cold-/);
