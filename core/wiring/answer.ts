@@ -2,9 +2,9 @@ import { deadProofOf } from "./cover";
 import type { Fault } from "./fault";
 import { consequencesSlowly } from "./hazards";
 import { outletsIn, type WiringPlan } from "./plan";
-import { pairsThatExplain } from "./pairs";
+import { pairsThatExplain, pairsThatPass } from "./pairs";
 import { isLive, nameFaults, proofOf, soundOf, testOf, type MeterTest, type Proof, type Readings } from "./proof";
-import { BEEPS, EARTH_OHMS, OPEN, type Asks } from "./reading";
+import { BEEPS, OPEN, type Asks } from "./reading";
 import { sayHazards, stopWords, worstWords, type SaidHazard } from "./sayHazard";
 import { isDangerous, rank, weightOf } from "./severity";
 import { sayExpected } from "./sayExpected";
@@ -72,21 +72,6 @@ function said(proof: Proof, test: MeterTest, read: number | undefined, wrong: re
   };
 }
 
-/** Readings of a wiring in which nothing is wrong, of the dead tests that are asked. */
-const soundReadings = (proof: Proof): Record<string, number> =>
-  Object.fromEntries(
-    proof.asked.map((t) => [
-      t.id,
-      t.asks === "joined"
-        ? BEEPS
-        : t.asks === "ohms"
-          ? EARTH_OHMS / 2
-          : t.sound.high > 1e6
-            ? OPEN
-            : (t.sound.low + t.sound.high) / 2,
-    ]),
-  );
-
 /** Pairs of faults that would pass the dead tests, and the tests that tell them; by plan. */
 const ROUNDS = 12;
 const pairsKnown = new WeakMap<WiringPlan, { proof: Proof; untold: Fault[] }>();
@@ -100,7 +85,7 @@ function* withPairs(plan: WiringPlan): Generator<undefined, { proof: Proof; unto
   // What tells one pair mostly tells several: again until none is left that some test tells.
   let left: Fault[] = [];
   for (let round = 0; round < ROUNDS; round++) {
-    left = (yield* pairsThatExplain(proof, soundReadings(proof))).filter((f) => !pairs.some((p) => p.key === f.key));
+    left = (yield* pairsThatPass(proof)).filter((f) => !pairs.some((p) => p.key === f.key));
     if (left.length === 0) break;
     pairs.push(...left);
     const dead = deadProofOf(plan, pairs);

@@ -1,4 +1,6 @@
-import { dead, piecesOf, type Compiled, type Faulted, type Position } from "./compiled";
+import type { Compiled, Faulted } from "./compiled";
+import { piecesOf } from "./pieces";
+import { dead, type Position } from "./position";
 import { sayMarked } from "./netlist";
 import { DeadCircuit, type Interval } from "./ohms";
 import { outletsIn, type WiringPlan } from "./plan";

@@ -2,7 +2,8 @@ import { tries } from "../testing/hard";
 import { loadOf, planWith, random, randomPlan } from "../testing/wirings";
 import { both, NONE } from "./fault";
 import { faultsOf } from "./faults";
-import { broughtBy, consequencesOf, hazardsIn, type Hazard } from "./hazards";
+import type { Hazard } from "./hazard";
+import { broughtBy, consequencesOf, hazardsIn } from "./hazards";
 import type { WiringPlan } from "./plan";
 import { sayHazards, stopWords, worstWords } from "./sayHazard";
 

@@ -2,7 +2,7 @@ export * from "./answer";
 export * from "./colours";
 export * from "./enclosure";
 export type { Fault } from "./fault";
-export type { Orientation } from "./compiled";
+export type { Orientation } from "./position";
 export * from "./findings";
 export * from "./ladder";
 export * from "./mains";

@@ -1,13 +1,7 @@
-import {
-  compiledOf,
-  dead,
-  faulted,
-  piecesOf,
-  sourcesOf,
-  type Faulted,
-  type Orientation,
-  type Position,
-} from "./compiled";
+import { compiledOf, faulted, type Faulted } from "./compiled";
+import { piecesOf } from "./pieces";
+import { dead, type Orientation, type Position } from "./position";
+import { sourcesOf } from "./sources";
 import type { Fault } from "./fault";
 import { mainsTable, poleNames } from "./mains";
 import { potentials, type Admittance } from "./network";
@@ -136,7 +130,7 @@ export function liveIntervals(
   const span = (test: LiveTest, sets: Faulted["sets"] | null): Interval => {
     const key = `${test.called} ${sets === null}`;
     const at: Position = { ...dead, live: true, heat: test.called === "heat", cold: test.called === "cold" };
-    const circuit = known.get(key) ?? voltsIn(sets ? { ...f, sets, still: new Map() } : f, at, way);
+    const circuit = known.get(key) ?? voltsIn(sets ? { ...f, sets } : f, at, way);
     known.set(key, circuit);
     const [a, b] = [base.index.get(test.between[0])!, base.index.get(test.between[1])!];
     const all = variants.map((v) => circuit(a, b, test.lamp, v));

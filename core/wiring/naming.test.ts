@@ -1,7 +1,7 @@
 import { Built, shown } from "../testing/meterTruth";
 import { loadOf, planWith, random } from "../testing/wirings";
 import { proofAnswer, type ProofAnswer } from "./answer";
-import { straight } from "./compiled";
+import { straight } from "./position";
 import { faultsOf } from "./faults";
 import type { WiringPlan } from "./plan";
 import { nameFaults, proofOf, type Readings } from "./proof";

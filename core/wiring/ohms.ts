@@ -1,4 +1,5 @@
-import type { Faulted, Ohmic, Pieces } from "./compiled";
+import type { Faulted, Ohmic } from "./compiled";
+import type { Pieces } from "./pieces";
 import { NO_READING } from "./parts";
 
 /** What a meter may find, Ω or V: from, to. */

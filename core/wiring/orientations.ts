@@ -1,4 +1,4 @@
-import type { Orientation } from "./compiled";
+import type { Orientation } from "./position";
 import { mainsTable } from "./mains";
 import { hasTwoCords, plugTurns, type WiringPlan } from "./plan";
 

@@ -7,7 +7,7 @@ import { faultsOf } from "./faults";
 import { suppliesOf } from "./orientations";
 import { hasTwoCords, type WiringPlan } from "./plan";
 import { explaining, isRight, nameFaults, proofOf, type Proof } from "./proof";
-import type { Orientation } from "./compiled";
+import type { Orientation } from "./position";
 
 const drawOf = (plan: WiringPlan, next: () => number): Draw => ({
   next,

@@ -1,9 +1,11 @@
 import { deadTest, Dead, type DeadTest } from "./candidates";
-import { faulted, type Orientation } from "./compiled";
+import { faulted } from "./compiled";
+import type { Orientation } from "./position";
 import { deadProofOf, type DeadProof } from "./cover";
 import { NONE, type Fault } from "./fault";
 import { faultsOf } from "./faults";
-import { consequencesOf, type Hazard } from "./hazards";
+import type { Hazard } from "./hazard";
+import { consequencesOf } from "./hazards";
 import { liveIntervals, liveTestsOf, type LiveTest } from "./live";
 import { METAL, type Interval } from "./ohms";
 import { suppliesOf } from "./orientations";

@@ -1,4 +1,4 @@
-import { hazardKey, type Hazard } from "./hazards";
+import { hazardKey, type Hazard } from "./hazard";
 import { poleNames } from "./mains";
 import { netlistOf, sayMarked } from "./netlist";
 import type { OutletName, WiringPlan } from "./plan";

@@ -1,4 +1,5 @@
-import type { Consequence, Hazard } from "./hazards";
+import type { Hazard } from "./hazard";
+import type { Consequence } from "./hazards";
 
 /** How bad it is: danger to somebody, something that stops the work, or something to know. */
 export type Severity = "danger" | "warning" | "note";

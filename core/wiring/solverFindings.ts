@@ -1,5 +1,6 @@
 import type { WiringFinding } from "./finding";
-import { hazardsIn, type Hazard } from "./hazards";
+import type { Hazard } from "./hazard";
+import { hazardsIn } from "./hazards";
 import { mainsTable } from "./mains";
 import type { WiringPlan } from "./plan";
 import { netlistOf } from "./netlist";

@@ -5,10 +5,10 @@ import type { WiringPlan } from "@/core/wiring";
 import { Select } from "@/parts/fields";
 import { useActions } from "../../context";
 import { residualKinds } from "./choices";
-import type { useReadings } from "./proofStore";
+import type { ProofStore } from "./proofStore";
 
 /** Nothing is measured under voltage without residual-current protection that was tried. */
-export function BeforeLive({ plan, store }: { plan: WiringPlan; store: ReturnType<typeof useReadings> }) {
+export function BeforeLive({ plan, store }: { plan: WiringPlan; store: ProofStore }) {
   const { apply } = useActions();
   const { residual } = plan.wiring;
   const there = residual === "r30" || residual === "r5";

@@ -50,3 +50,5 @@ export function useReadings(plan: WiringPlan) {
       }, "readings of the meter"),
   };
 }
+
+export type ProofStore = ReturnType<typeof useReadings>;
