@@ -43,6 +43,8 @@ test.describe("on a phone", () => {
   test.use({ viewport: { width: 360, height: 780 }, hasTouch: true });
   test("the stations, the ruler and the trial work by touch", async ({ page }) => {
     await openDemo(page, "job");
+    // A station comes in a piece of its own: nothing moves under the finger once it is there.
+    await expect(page.getByRole("heading", { level: 2, name: /What is in it/ })).toBeVisible();
     await page.getByRole("button", { name: "Next station" }).tap();
     await expect(page.getByText("2 of 8 · Box")).toBeVisible();
     await page.getByRole("button", { name: "Setpoint: warmer" }).tap();

@@ -27,6 +27,12 @@ async function planned(page) {
   await found.getByRole("button", { name: "Begin then" }).click();
   await page.getByLabel("To be ready by").scrollIntoViewIfNeeded();
 }
+/** A wiring done by oneself, with what is asked answered. */
+async function wiredMyself(page) {
+  await page.getByRole("checkbox", { name: "I wire it myself" }).check();
+  await page.getByLabel("One-shot thermal cut-out").selectOption({ label: "Yes, in series with the heater" });
+  await page.getByLabel("Residual-current protection", { exact: true }).selectOption({ label: "Yes, 30 mA (RCD)" });
+}
 const pictures = [
   ["shelf", "/", wide, "light"],
   ["new-chamber", "/new", wide, "light"],
@@ -52,7 +58,7 @@ const pictures = [
     { width: 1280, height: 1100 },
     "dark",
     async (page) => {
-      await page.getByRole("checkbox", { name: "I wire it myself" }).check();
+      await wiredMyself(page);
       await page.getByRole("region", { name: "The drawing" }).evaluate((e) => e.scrollIntoView());
     },
   ],
@@ -97,9 +103,10 @@ const pictures = [
     { width: 1280, height: 1100 },
     "light",
     async (page) => {
-      await page.getByRole("checkbox", { name: "I wire it myself" }).check();
+      await wiredMyself(page);
       await page.getByRole("link", { name: "All of it on paper" }).click();
-      await page.getByRole("heading", { name: "Inside of the enclosure, to scale" }).waitFor();
+      await page.getByText("has to beep").first().waitFor();
+      await page.getByRole("region", { name: "Conductors" }).evaluate((e) => e.scrollIntoView());
     },
   ],
 ];
