@@ -116,7 +116,7 @@ function warmth(plan: WiringPlan, chamber: Chamber, say: Say): void {
       "enclosure-hot",
       "warning",
       `In the warmest room the air in the shut enclosure comes to some ${air} °C by the heat of its parts.`,
-      "A larger enclosure, or the solid-state relay with its sink outside.",
+      "Use a larger enclosure, or the solid-state relay with its sink outside.",
     );
   const lamps = heatersOn(chamber, chamber.controllers[plan.unit]!).filter((h) => h.kind === "bulb" && h.power > 0);
   const lampAmps = lamps.reduce((sum, h) => sum + h.power, 0) / volts;
@@ -125,7 +125,7 @@ function warmth(plan: WiringPlan, chamber: Chamber, say: Say): void {
       "relay-lamp",
       "warning",
       `A cold lamp takes about twelve times its ${lampAmps.toFixed(2)} A for a moment: a relay for ${wiring.relayAmps} A takes about ${(wiring.relayAmps * LAMP).toFixed(1)} A of lamps.`,
-      "A relay with a rating for lamps, or a heater in its place.",
+      "Use a relay with a rating for lamps, or another heater.",
     );
   const fans = chamber.fans.reduce((sum, f) => sum + f.power, 0);
   if (wiring.ownWork && wiring.supply > 0 && fans > wiring.supply * CONTINUOUS + 1e-9)
@@ -133,14 +133,14 @@ function warmth(plan: WiringPlan, chamber: Chamber, say: Say): void {
       "supply-weak",
       "warning",
       `The fans take ${fans.toFixed(0)} W; a 12 V supply of ${wiring.supply} W feeds ${(wiring.supply * CONTINUOUS).toFixed(0)} W for hours.`,
-      "A stronger supply.",
+      "Use a stronger supply.",
     );
   else if (wiring.ownWork && wiring.supply > 0)
     say(
       "supply-margin",
       "note",
       `A 12 V supply of ${wiring.supply} W feeds ${(wiring.supply * CONTINUOUS).toFixed(0)} W for hours: a fifth is its margin.`,
-      "Its own fuse on the 12 V side, double insulation between both sides.",
+      "Give the 12 V side a fuse of its own; take a supply with double insulation between its sides.",
     );
   const cord = cordFor(plan, air);
   const area = laidArea(plan, air, Math.ceil(chamber.room.high));
@@ -160,7 +160,7 @@ function warmth(plan: WiringPlan, chamber: Chamber, say: Say): void {
       "no-cord",
       "danger",
       `No flexible cord of ${cordSource(plan)} carries the ${protects} A that protect it, in air of ${air} °C.`,
-      "A smaller fuse in the cord.",
+      "Use a smaller fuse.",
     );
   if (wiring.relay === "solid" && Math.max(heat, cold) > 0.5) {
     const { watts, most } = sinkFor(Math.max(heat, cold), air);
@@ -168,14 +168,14 @@ function warmth(plan: WiringPlan, chamber: Chamber, say: Say): void {
       "solid",
       "warning",
       `A solid-state relay gives off ${watts.toFixed(0)} W here: its sink may have ${Math.max(0, most).toFixed(1)} K/W at the most. It fails on, never off.`,
-      "The sink in free air, and a one-shot cut-out in series with the heater that no electronics decide over.",
+      "Keep the sink in free air, and put a one-shot cut-out in series with the heater.",
     );
     if (plan.cold?.motor)
       say(
         "solid-motor",
         "warning",
         "A solid-state relay is rarely made for a compressor\u2019s start.",
-        "A mechanical relay for the cold.",
+        "Use a mechanical relay or a contactor for the cold.",
       );
   }
   sparks(plan, chamber, say);

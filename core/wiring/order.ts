@@ -18,7 +18,8 @@ function numbersOf(plan: WiringPlan, ...jobs: Job[]): string {
     .wires.filter((w) => jobs.includes(w.job))
     .map((w) => w.number);
   if (all.length === 0) return "";
-  return all.length === 1 ? `wire ${all[0]}` : `wires ${all[0]} to ${all[all.length - 1]}`;
+  if (all.length === 1) return `wire ${all[0]}`;
+  return `wires ${all[0]} ${all.length === 2 ? "and" : "to"} ${all[all.length - 1]}`;
 }
 
 /** The work in its order, with the points at which to stop and have it looked at (common practice, no source). */
@@ -62,7 +63,7 @@ export function orderOfWork(plan: WiringPlan): Step[] {
           ),
         ]
       : []),
-    step("low", `Low voltage beyond the barrier: ${low}. No wire crosses the barrier.`, "screwdriver"),
+    step("low", `Low voltage beyond the barrier: ${low}. No mains wire crosses the barrier.`, "screwdriver"),
     ...(hasCutOut(plan)
       ? [
           step(

@@ -31,7 +31,7 @@ export function ofTheSolver(plan: WiringPlan): WiringFinding[] {
         `no-earth-${h.where}`,
         "danger",
         `No earth at ${sayPlace(h.where, plan)}.`,
-        "Lay it from the block of the earth.",
+        "Lay a wire to it from the block of the earth.",
       );
     if (h.kind === "metalLive")
       say(`live-${h.where}`, "danger", `Live metal: ${sayPlace(h.where, plan)}.`, "Part it from the line.");
@@ -42,7 +42,7 @@ export function ofTheSolver(plan: WiringPlan): WiringFinding[] {
       "half-off",
       "danger",
       "With the switch off one line stays live in the whole of it.",
-      "A switch that opens both lines.",
+      "Use a switch that opens both lines.",
     );
   if (has("blownLive", (h) => h.kind === "blownLive" && !h.turned))
     say(
@@ -56,7 +56,7 @@ export function ofTheSolver(plan: WiringPlan): WiringFinding[] {
       "second-line",
       "warning",
       "A relay opens one line only: the second one stays live at the outlets while all is off.",
-      "A contactor with two poles; pull the plug before anything is touched.",
+      "Use a contactor with two poles; pull the plug before anything is touched.",
     );
   else if (!twoLines && has("offLive", (h) => h.kind === "offLive" && h.turned))
     say(
