@@ -13,7 +13,8 @@ interface Asked<T> {
 }
 
 /** Asks a worker anew whenever the question changes; the last answer stays until the next is there. */
-function useAsked<T>(key: string, ask: (signal: AbortSignal) => Promise<T>): Asked<T> {
+function useAsked<Q, T>(question: Q, ask: (question: Q, signal: AbortSignal) => Promise<T>): Asked<T> {
+  const key = JSON.stringify(question);
   const [state, setState] = useState<{ key: string; answer: T | null; failed: string | null }>({
     key: "",
     answer: null,
@@ -21,23 +22,30 @@ function useAsked<T>(key: string, ask: (signal: AbortSignal) => Promise<T>): Ask
   });
   useEffect(() => {
     const left = new AbortController();
-    ask(left.signal).then(
+    ask(JSON.parse(key) as Q, left.signal).then(
       (answer) => setState({ key, answer, failed: null }),
       (error: unknown) => {
         if (!left.signal.aborted) setState((s) => ({ ...s, key, failed: whyLost(error) }));
       },
     );
     return () => left.abort();
-    // The key says all that the question depends on.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
-  return { answer: state.answer, current: state.key === key, failed: state.key === key ? state.failed : null };
+  }, [key, ask]);
+  const failed = state.key === key ? state.failed : null;
+  // After a failure the last answer is one to another question.
+  return { answer: state.answer, current: state.key === key && failed === null, failed };
 }
+
+interface ProofQuestion {
+  plan: WiringPlan;
+  readings: Record<string, number>;
+}
+
+const askProof = (asked: ProofQuestion, signal: AbortSignal) => pool.run("wiringProof", asked, { signal });
+const askFaults = (plan: WiringPlan, signal: AbortSignal) => pool.run("wiringFaults", { plan }, { signal });
 
 /** The proof of a plan by meter, with what was read. */
 export const useProof = (plan: WiringPlan, readings: Record<string, number>): Asked<ProofAnswer> =>
-  useAsked(JSON.stringify([plan, readings]), (signal) => pool.run("wiringProof", { plan, readings }, { signal }));
+  useAsked({ plan, readings }, askProof);
 
 /** What each single fault of a plan would do. */
-export const useWiringFaults = (plan: WiringPlan): Asked<SaidConsequence[]> =>
-  useAsked(JSON.stringify(plan), (signal) => pool.run("wiringFaults", { plan }, { signal }));
+export const useWiringFaults = (plan: WiringPlan): Asked<SaidConsequence[]> => useAsked(plan, askFaults);

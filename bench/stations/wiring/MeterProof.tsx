@@ -13,7 +13,7 @@ export function MeterProof({ plan }: { plan: WiringPlan }) {
   const store = useReadings(plan);
   const { readings } = store;
   const { answer, current, failed } = useProof(plan, readings);
-  if (failed && !answer)
+  if (failed)
     return (
       <p role="alert" className="text-error">
         {failed}

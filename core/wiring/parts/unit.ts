@@ -107,7 +107,7 @@ export const unit: PartType = {
             : []),
         ],
         beside: [...row("1", "2", ...contacts), ...row(...low)],
-        // Which low pin lies beside which of the mains differs from unit to unit: any may.
+        // Which low pin lies beside which of the mains differs from unit to unit: each may.
         touching: [...low, "probes.sheath"].flatMap((l) => [["1", l] as const, ["2", l] as const]),
         watts: ELECTRONICS + (by === "contact" ? outlets.reduce((w, o) => w + COIL + CONTACT * flows(o) ** 2, 0) : 0),
         size: { width: 0.075, height: 0.035, row: "electronics" },
