@@ -7,6 +7,8 @@ export interface CoolerLaw {
   bodyAt: number;
   perRoom: number;
   roomAt: number;
+  /** Share of it that comes back into the lining: a condenser in the wall. */
+  skin: number;
 }
 
 /** Compressor: Q = Q0·[1 + 0.04·(T_evap + 23.3) − 0.01·(T_room − 25)]. Coefficients: engineering estimates. */
@@ -19,9 +21,10 @@ const compressor = { perBody: 0.04, bodyAt: -23.3, perRoom: -0.01, roomAt: 25 } 
 export function lawOf(cooler: Cooler): CoolerLaw {
   if (cooler.kind === "peltier") {
     const slope = 1 / cooler.largestLift;
-    return { power: cooler.power, perBody: slope, bodyAt: 25 + cooler.hotRise, perRoom: -slope, roomAt: 25 };
+    return { power: cooler.power, perBody: slope, bodyAt: 25 + cooler.hotRise, perRoom: -slope, roomAt: 25, skin: 0 };
   }
-  return { power: cooler.kind === "compressor" ? cooler.power : 0, ...compressor };
+  const runs = cooler.kind === "compressor";
+  return { power: runs ? cooler.power : 0, ...compressor, skin: runs ? cooler.skin : 0 };
 }
 
 /**

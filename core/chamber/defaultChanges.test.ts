@@ -40,6 +40,8 @@ describe("defaults that have changed", () => {
       ["Between air and inner lining", 18, expect.closeTo(2.25 * 3.5, 9)],
       ["From air to the product", expect.closeTo(2.2 / 0.4932, 3), 2.25],
       ["From inner lining to the product", expect.closeTo(1.3 / 0.4932, 3), expect.closeTo(5.14, 2)],
+      ["Loss through the wall", expect.closeTo(1.65, 9), expect.closeTo(1.79, 2)],
+      ["Films that grow with the difference", 0, 0.25],
     ]);
     const said = applyEdits(old, [
       { section: "heater", field: "power", value: 60 },
@@ -49,6 +51,8 @@ describe("defaults that have changed", () => {
       "setpointHigh",
       "filmToAir",
       "filmToLining",
+      "liningToRoom",
+      "filmGrows",
     ]);
     expect(describeChamber(said).heaters[0]!.power).toBe(60);
   });

@@ -10,6 +10,7 @@ import {
   type SectionName,
 } from "../model";
 import { filmBefore } from "./filmsBefore";
+import { wallLossBefore } from "./lossBefore";
 import { celsius, measures, printMeasure, printTemperature, type Scale } from "../quantity";
 
 /** A default that has changed with a version of the defaults. */
@@ -68,6 +69,36 @@ export const defaultLog: readonly DefaultChange[] = [
     was: filmBefore(field),
     print: (value) => `${value.toPrecision(3)}\u00a0${unit}`,
   })),
+  {
+    since: 4,
+    section: "thermal",
+    field: "liningToRoom",
+    label: "Loss through the wall",
+    why: "It follows from the wall\u2019s layers, edges and age now. A sound chest loses half of what was said; hours of a power cut are longer.",
+    danger: false,
+    was: wallLossBefore,
+    print: (value) => `${value.toPrecision(3)}\u00a0W/K`,
+  },
+  {
+    since: 4,
+    section: "thermal",
+    field: "filmGrows",
+    label: "Films that grow with the difference",
+    why: "Still air moves more where it is far from the walls: what is put in warm is cold sooner.",
+    danger: false,
+    was: () => 0,
+    print: (value) => (value > 0 ? "with its fourth root" : "not at all"),
+  },
+  {
+    since: 4,
+    section: "cooler",
+    field: "skin",
+    label: "Heat of the condenser in the wall",
+    why: "A chest\u2019s condenser warms its wall, but only while it runs: it was part of the wall\u2019s loss before.",
+    danger: false,
+    was: () => 0,
+    print: (value) => `${Math.round(value * 100)}\u00a0% of the cold`,
+  },
 ];
 
 /** One default of one chamber that has changed since it was made. */

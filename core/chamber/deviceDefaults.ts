@@ -68,7 +68,15 @@ export function coolerDefaults(
   const power = coolerPower(kind, cabinet);
   const iceMass = 4;
   const body = coolerBody(cabinet, { kind, power: stored.power ?? power, iceMass: stored.iceMass ?? iceMass });
-  return { ...coolerSwitches, kind, power, iceMass, ...body };
+  return {
+    ...coolerSwitches,
+    // The condenser of a chest lies in its skin; others have it at their back (10 to 20 % of the cold: estimate).
+    skin: kind === "compressor" && cabinet.kind === "chest" ? 0.15 : 0,
+    kind,
+    power,
+    iceMass,
+    ...body,
+  };
 }
 
 /** Usual fan and light, W (common practice, no source). */

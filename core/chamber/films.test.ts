@@ -1,6 +1,6 @@
 import { chamberWith, recordWith } from "../testing/build";
 import { describe as describeChamber } from "./describe";
-import { EMISSIVITY, FAN_FILM, radiation, STILL_FILM } from "./films";
+import { EMISSIVITY, FAN_FILM, FILM_LEVELS, filmLevel, radiation, STILL_FILM } from "./films";
 import { insideOf, vesselSurface } from "./geometry";
 import { buildNetwork, type Network } from "./network";
 
@@ -45,6 +45,36 @@ describe("the films of still air", () => {
       expect(plate(height, difference)).toBeGreaterThan(0.5 * STILL_FILM);
       expect(plate(height, difference)).toBeLessThan(1.5 * STILL_FILM);
     }
+  });
+
+  // Vessels and linings of 0.3 to 0.6 m: the correlation at each difference against the level that holds there.
+  it.each([1, 5, 10, 20, 30])("natural convection at %d K, within a fifth of Churchill and Chu from 5 K on", (difference) => {
+    const level = filmLevel(difference, 0);
+    const ours = STILL_FILM * FILM_LEVELS[level]!.times;
+    const theirs = [0.3, 0.4, 0.6].map((height) => plate(height, difference));
+    const ratio = ours / theirs[1]!;
+    expect(Math.abs(ratio - 1)).toBeLessThan(difference < 2 ? 0.35 : 0.2);
+    if (difference >= 20) {
+      expect(ours).toBeGreaterThan(3.8);
+      expect(ours).toBeLessThan(4.5);
+    }
+  });
+
+  it("at rest nothing changes, and what stands at the edge of a level does not flutter", () => {
+    for (const small of [0, 1, 2, 3.9]) expect(filmLevel(small, 0)).toBe(0);
+    for (let l = 1; l < FILM_LEVELS.length; l++) {
+      const { from } = FILM_LEVELS[l]!;
+      expect(filmLevel(from, l - 1)).toBe(l);
+      expect(filmLevel(from * 0.9, l)).toBe(l);
+      expect(filmLevel(from * 0.75, l)).toBe(l - 1);
+    }
+    // Each level lies by the law of the fourth root between its own ends.
+    FILM_LEVELS.slice(1).forEach(({ from, times }, i) => {
+      const to = FILM_LEVELS[i + 2]?.from ?? 32;
+      const law = (difference: number) => (difference / 1.5) ** 0.25;
+      expect(times).toBeGreaterThan(law(from) * 0.95);
+      expect(times).toBeLessThan(law(to) * 1.05);
+    });
   });
 
   it("a fan of one to three metres a second", () => {

@@ -11,6 +11,30 @@ export const FAN_FILM = 10;
 /** A fan takes so many times as much heat off a small body that is warmer or colder than the air by far (estimate). */
 const FAN_ON_BODIES = 1.5;
 
+/**
+ * How natural convection grows with the difference between the air and what it meets: h goes with the fourth root of it
+ * (Churchill and Chu, laminar; films.test.ts). In levels, so that each is one set of matrices: from how many kelvins on,
+ * and how many times the film of small differences. The last is some 4 W/m²K at 20 to 30 K.
+ */
+export const FILM_LEVELS = [
+  { from: 0, times: 1 },
+  { from: 4, times: 1.3 },
+  { from: 9, times: 1.55 },
+  { from: 18, times: 1.85 },
+] as const;
+/** A level is left downwards only so far below where it began: what stands at its edge does not flutter. */
+const LEAVES_AT = 0.8;
+
+/** The level that a box is at with so large a difference, coming from another. */
+export function filmLevel(difference: number, was: number): number {
+  let level = 0;
+  for (let l = 1; l < FILM_LEVELS.length; l++) {
+    const from = FILM_LEVELS[l]!.from * (l <= was ? LEAVES_AT : 1);
+    if (difference >= from) level = l;
+  }
+  return level;
+}
+
 /** Stefan and Boltzmann's constant, W/m²K⁴ (CODATA). */
 const SIGMA = 5.670374419e-8;
 

@@ -1,4 +1,4 @@
-import type { Cabinet, CabinetKind, Vessel } from "../model";
+import type { Cabinet, CabinetKind, Product, Vessel } from "../model";
 
 /** Room that compressor and base take from the height, m (estimates). */
 const BASE: Partial<Record<CabinetKind, number>> = {
@@ -57,7 +57,7 @@ const forms: Record<Vessel["form"], { headspace: number; slenderness: number; sl
   jar: { headspace: 0.05, slenderness: 1.3, slab: 0, label: "Jar" },
   pot: { headspace: 0.1, slenderness: 1, slab: 0, label: "Pot or kettle" },
   tray: { headspace: 0, slenderness: 0, slab: 0.03, label: "Tray, about 3\u00a0cm deep" },
-  piece: { headspace: 0, slenderness: 0, slab: 0.04, label: "Pieces, about 4\u00a0cm thick" },
+  piece: { headspace: 0, slenderness: 0, slab: 0.04, label: "Pieces" },
 };
 export const formLabels = Object.fromEntries(Object.entries(forms).map(([form, { label }]) => [form, label])) as Record<
   Vessel["form"],
@@ -71,11 +71,44 @@ export function vesselName({ form, volume }: Pick<Vessel, "form" | "volume">): s
   return form;
 }
 
-type Shaped = Pick<Vessel, "volume"> & Partial<Pick<Vessel, "form">>;
+type Shaped = Pick<Vessel, "volume"> &
+  Partial<Pick<Vessel, "form">> & { product?: Pick<Product, "kind" | "shape" | "thickness"> };
+
+/** A piece by what is said of the food: its thickness and what it looks like; null where nothing is. */
+function pieceSize({ form, volume, product }: Shaped): { width: number; length: number; thickness: number } | null {
+  if (form !== "piece" || !product) return null;
+  const { kind, shape, thickness } = product;
+  const long = kind === "sausage" || kind === "wholeMuscle";
+  if (!long && kind !== "bath" && kind !== "smoke") return null;
+  if (long || shape === "roll") {
+    // A cylinder; one that would be shorter than it is thick is as long as thick.
+    const across = Math.min(thickness, (volume / (Math.PI / 4)) ** (1 / 3));
+    return { width: across, length: volume / ((Math.PI / 4) * across * across), thickness: across };
+  }
+  if (shape === "ball") {
+    const across = (volume / (Math.PI / 6)) ** (1 / 3);
+    return { width: across, length: across, thickness: across };
+  }
+  // A slab or a chunk: as thick as is said, as wide as long, and never thicker than that.
+  const thick = Math.min(thickness, volume ** (1 / 3));
+  const side = Math.sqrt(volume / thick);
+  return { width: side, length: side, thickness: thick };
+}
+
+/** Surface of a piece, m²: a cylinder, a sphere, or a block. */
+function pieceSurface({ product, volume }: Shaped, { width, length, thickness }: NonNullable<ReturnType<typeof pieceSize>>) {
+  const { kind, shape } = product!;
+  if (kind === "sausage" || kind === "wholeMuscle" || shape === "roll")
+    return Math.PI * thickness * length + (Math.PI / 2) * thickness * thickness;
+  if (shape === "ball") return (6 * volume) / thickness;
+  return surface(thickness, width, length, false);
+}
 
 /** Outside measures of one vessel that holds the contents with headspace, m; a slab's diameter is its side. */
 export function vesselSize(vessel: Shaped): { diameter: number; height: number } {
   const { headspace, slenderness, slab } = forms[vessel.form ?? "bucket"];
+  const piece = pieceSize(vessel);
+  if (piece) return { diameter: Math.sqrt(piece.width * piece.length), height: piece.thickness };
   if (slab > 0) return { diameter: Math.sqrt(vessel.volume / slab), height: slab };
   const diameter = ((vessel.volume * (1 + headspace)) / ((Math.PI / 4) * slenderness)) ** (1 / 3);
   return { diameter, height: diameter * slenderness };
@@ -83,6 +116,8 @@ export function vesselSize(vessel: Shaped): { diameter: number; height: number }
 
 /** Outer surface of one vessel, m². */
 export function vesselSurface(vessel: Shaped): number {
+  const piece = pieceSize(vessel);
+  if (piece) return pieceSurface(vessel, piece);
   const { diameter, height } = vesselSize(vessel);
   return surface(height, diameter, diameter, forms[vessel.form ?? "bucket"].slab === 0);
 }

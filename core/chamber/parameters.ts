@@ -1,5 +1,6 @@
 import type { Address, CabinetKind, Chamber, Thermal } from "../model";
 import { cools, heats, isIce, isOnePlate } from "./devices";
+import { coolerDefaults } from "./deviceDefaults";
 import { isVesselItself } from "./geometry";
 import { spanOf } from "./spans";
 import { coolerBody, heaterBody, thermalDefaults, type DeviceBody } from "./thermal";
@@ -8,7 +9,7 @@ export interface ParameterInfo {
   /** Where it stands: with the box, or with one of its devices. */
   at: Address;
   label: string;
-  unit: "J/K" | "W/K" | "W/m²K" | "W" | "layers";
+  unit: "J/K" | "W/K" | "W/m²K" | "W" | "layers" | "";
   /** What it is and what a larger one does. */
   meaning: string;
   /** Step of the field, in its unit. */
@@ -73,6 +74,13 @@ export function parametersInfo(chamber: Chamber): ParameterInfo[] {
     ["airToLining", `Between ${medium} and ${lining}`, "W/K", "How well they exchange heat; a fan raises it.", 0.5],
     ["liningToRoom", `Between ${lining} and room`, "W/K", "The loss through the wall.", 0.05],
     ["airToRoom", `Between ${medium} and room`, "W/K", "Leaks at seal, lid and cable holes.", 0.05],
+    [
+      "filmGrows",
+      "Films of still air grow with the difference to the power of",
+      "",
+      "A quarter by natural convection: 0 leaves them as they are at a kelvin or two. A fan ends it.",
+      0.05,
+    ],
     ["openToRoom", "Added while it is open", "W/K", "How fast an open door or lid lets the room in.", 1],
     [
       "filmToAir",
@@ -132,7 +140,19 @@ export function parametersInfo(chamber: Chamber): ParameterInfo[] {
     ...chamber.coolers.flatMap((c, i) => {
       if (!cools(c) && !isIce(c)) return [];
       const words = bodyWords(numbered("cold body", chamber.coolers, i), medium, lining, false);
-      return body("cooler", c.id, words, c, coolerBody(cabinet, c));
+      const own = body("cooler", c.id, words, c, coolerBody(cabinet, c));
+      if (c.kind !== "compressor") return own;
+      const skin: ParameterInfo = {
+        at: { section: "cooler", field: "skin", id: c.id },
+        label: `Share of the cold that ${numbered("the condenser", chamber.coolers, i)} gives back to the wall`,
+        unit: "",
+        meaning: "A condenser in the skin warms the wall while it runs; one at the back gives nothing.",
+        step: 0.05,
+        value: c.skin,
+        estimate: coolerDefaults(c.kind, cabinet).skin,
+        span: spanOf("skin", cabinet.kind),
+      };
+      return [...own, skin];
     }),
     box([
       "fanHeat",

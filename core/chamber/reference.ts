@@ -25,7 +25,6 @@ export const referenceCabinet = {
   evaporator: 2500,
   evaporatorToAir: 4.5,
   evaporatorToLining: 1,
-  liningToRoom: 1.65,
   airToRoom: 0.25,
   smallHeater: { capacity: 450, toAir: 0.8, toLining: 0.4 },
   largeHeater: { capacity: 900, toAir: 6, toLining: 2 },

@@ -105,6 +105,7 @@ export function coldAvailable(chamber: Chamber, inside: Temperature, room: Tempe
     const atInside = law.power * (1 + law.perBody * (inside - law.bodyAt) + law.perRoom * (room - law.roomAt));
     // G·(inside − Tb) + leak·(room − Tb) = atInside − slope·(inside − Tb), solved for inside − Tb.
     const drop = (atInside - leak * (room - inside)) / (toBody + slope + leak);
-    return sum + Math.max(0, toBody * drop);
+    // A condenser in the wall brings a share of it back.
+    return sum + Math.max(0, (1 - law.skin) * toBody * drop);
   }, 0);
 }

@@ -22,6 +22,8 @@ export const SPAN: Readonly<Record<keyof Shares, readonly [number, number]>> = {
   given: [0.5, 1.5],
 };
 
+/** A wall's loss is known by its layers: a seal that leaks and wet foam are what may be more. */
+const LOSS_SPAN = [0.85, 1.3] as const;
 /** Of any other estimate: half to one and a half of it. */
 const USUAL_SPAN = [0.5, 1.5] as const;
 const shareOf: Partial<Record<string, keyof Shares>> = {
@@ -34,6 +36,7 @@ const shareOf: Partial<Record<string, keyof Shares>> = {
 /** From how small to how large a share of its estimate a parameter of the network may really be. */
 export function spanOf(field: string, kind: CabinetKind): readonly [number, number] {
   if (field === "filmToLining" && isStillAir(kind)) return SPAN.radiated;
+  if (field === "liningToRoom" && isStillAir(kind)) return LOSS_SPAN;
   const share = shareOf[field];
   return share ? SPAN[share] : USUAL_SPAN;
 }

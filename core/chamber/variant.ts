@@ -1,7 +1,7 @@
 import type { IcePhase } from "../device";
 import type { Chamber } from "../model";
 import { ICE_HEAT, WATER_HEAT } from "./coolerLaw";
-import { stirring } from "./films";
+import { FILM_LEVELS, isStillAir, stirring } from "./films";
 import { buildNetwork, type Link, type Network } from "./network";
 
 /** What stands differently for a while: each combination is one set of matrices. */
@@ -11,6 +11,8 @@ export interface Conditions {
   fanStopped: boolean;
   /** Fans beside the box's own are running. */
   stirred: boolean;
+  /** How strongly still air moves by itself: a level of films.ts. */
+  film: number;
   /** Where each probe hangs, in the chamber's order; those that are not named hang in their place. */
   probes: ("place" | "air" | "room")[];
   /** How many of the loads are in. */
@@ -25,6 +27,7 @@ export const calm = (): Conditions => ({
   open: false,
   fanStopped: false,
   stirred: false,
+  film: 0,
   probes: [],
   loadsIn: 0,
   out: [],
@@ -50,13 +53,32 @@ function stirred(chamber: Chamber, runs: boolean): Chamber {
   };
 }
 
+/** Whether the air of a box moves by differences of temperature alone, as no fan runs in it. */
+export const movesByItself = ({ cabinet, thermal }: Pick<Chamber, "cabinet" | "thermal">, c: Conditions): boolean =>
+  thermal.filmGrows > 0 && isStillAir(cabinet.kind) && !c.stirred && (!cabinet.fan || c.fanStopped);
+
+/** The exponent that the levels are drawn up for. */
+const QUARTER = 0.25;
+
+/** The chamber with the films of still air as a larger difference leaves them. */
+function lively(chamber: Chamber, level: number): Chamber {
+  const { thermal } = chamber;
+  const times = FILM_LEVELS[level]!.times ** (thermal.filmGrows / QUARTER);
+  return {
+    ...chamber,
+    thermal: { ...thermal, airToLining: thermal.airToLining * times, filmToAir: thermal.filmToAir * times },
+  };
+}
+
 /** The network as it is under other conditions. */
 export function variant(network: Network, chamber: Chamber, conditions: Conditions): Network {
   const { thermal, cabinet } = chamber;
   // A fan on an outlet gives a still box what its own fan would; where one runs already it adds nothing.
   const slowed = conditions.fanStopped && cabinet.fan && !conditions.stirred;
   const stirs = conditions.stirred && !cabinet.fan;
-  const { links: joined } = slowed || stirs ? buildNetwork(stirred(chamber, stirs)) : network;
+  const level = movesByItself(chamber, conditions) ? conditions.film : 0;
+  const blown = slowed || stirs ? stirred(chamber, stirs) : chamber;
+  const { links: joined } = blown !== chamber || level > 0 ? buildNetwork(lively(blown, level)) : network;
   const nodes = network.nodes.map((node) => ({ ...node }));
   let links: Link[] = joined.map((link) => ({ ...link }));
   const { air } = network;

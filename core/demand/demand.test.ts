@@ -5,7 +5,7 @@ import { celsius } from "../quantity";
 import { chamberWith, heldAt, plainTrial, recordWith, settingsOf, steadyRoom } from "../testing/build";
 import { describe as describeChamber } from "../chamber";
 import { runTrial } from "../trial";
-import { arrivalOf, iceTable, iceTakes, surfacesOf, worstCold, worstHeat } from ".";
+import { arrivalOf, distanceFor, faceAt, faceOf, iceTable, iceTakes, surfacesOf, worstCold, worstHeat } from ".";
 
 const edit = (section: string, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
 const stageOf = (chamber: ReturnType<typeof chamberWith>) => chamber.stages[0]!;
@@ -84,6 +84,66 @@ describe("the surface of a heater", () => {
       edit("heater", "ownThermostatAt", celsius(55)),
     );
     expect(surfacesOf(cut, stageOf(cut))[0]!.without).toBe(55);
+  });
+});
+
+describe("the face of a lamp", () => {
+  // By hand, a ceramic lamp of 100 W in air of 20 °C: 85 W from 0.0175 m² are 4857 W/m². At 229 °C it rises by
+  // h = 1.32·(209/0.08)^¼ = 9.44 W/m²K: 1973 W/m²; 0.9·5.67e-8·(502.15⁴ − 293.15⁴) = 2868. Together 4841.
+  it("is a balance of what it gives to the air and radiates", () => {
+    expect(Math.abs(faceOf("lamp", 100, 20)!.usual - 229)).toBeLessThan(2);
+    expect(9.44 * 209 + 0.9 * 5.67e-8 * (502.15 ** 4 - 293.15 ** 4)).toBeGreaterThan(4800);
+  });
+
+  // Face temperatures that are usually named; values from memory.
+  it.each([
+    ["bulb", 60, 120, 230],
+    ["lamp", 60, 180, 280],
+    ["lamp", 100, 200, 300],
+    ["lamp", 250, 230, 400],
+    ["tube", 60, 60, 130],
+    ["mat", 20, 30, 60],
+  ] as const)("of a %s of %i W lies between %i and %i °C in free air", (kind, power, from, to) => {
+    const face = faceOf(kind, power, 20)!;
+    expect(face.usual).toBeGreaterThan(from);
+    expect(face.upper).toBeLessThan(to);
+    expect(face.upper).toBeGreaterThan(face.usual);
+    expect(face.covered).toBeGreaterThan(face.upper);
+  });
+
+  it("gives off what it takes in, whatever the flux; twice the power is hotter", () => {
+    for (const flux of [100, 1000, 6000]) {
+      const t = faceAt(flux, 25, 0.9, 0.08);
+      const gives =
+        1.32 * ((t - 25) / 0.08) ** 0.25 * (t - 25) + 0.9 * 5.670374419e-8 * ((t + 273.15) ** 4 - 298.15 ** 4);
+      expect(Math.abs(gives / flux - 1)).toBeLessThan(0.001);
+    }
+    expect(faceOf("bulb", 100, 20)!.usual).toBeGreaterThan(faceOf("bulb", 50, 20)!.usual);
+  });
+
+  it("lets nothing touch it, not even at 60 W, and keeps what is shone on at a distance where it bears it", () => {
+    const chamber = chamberWith(edit("heater", "kind", "lamp"), edit("heater", "power", 60));
+    const [surface] = surfacesOf(chamber, stageOf(chamber));
+    expect(surface!.may).toEqual([]);
+    expect(surface!.judged).toBeGreaterThan(200);
+    const face = surface!.face!;
+    for (const { thing, distance } of surface!.distances) {
+      // Twice the even share of its radiation on a surface that gives 10 W/m²K to air of the target.
+      const shone = (2 * face.radiates) / (4 * Math.PI * distance! ** 2);
+      expect(stageOf(chamber).target + shone / 10).toBeLessThanOrEqual(thing.upTo + 1e-6);
+    }
+    expect(distanceFor(face, 40, 45)).toBeNull();
+    expect(distanceFor({ radiates: 160 }, 75, 31)!).toBeGreaterThan(distanceFor({ radiates: 40 }, 75, 31)!);
+  });
+
+  it("of a lamp with a thermostat of its own is none the cooler until that has cut", () => {
+    const cut = chamberWith(
+      edit("heater", "kind", "lamp"),
+      edit("heater", "power", 100),
+      edit("heater", "ownThermostat", true),
+      edit("heater", "ownThermostatAt", celsius(45)),
+    );
+    expect(surfacesOf(cut, stageOf(cut))[0]!.judged).toBeGreaterThan(200);
   });
 });
 

@@ -1,4 +1,5 @@
 export * from "./arrival";
+export * from "./face";
 export * from "./ice";
 export * from "./touch";
 export * from "./worst";

@@ -1,5 +1,6 @@
 import { buildNetwork, heaterBodies, heatersOf, steadyState } from "../chamber";
 import type { Chamber, PlacedHeater, Stage } from "../model";
+import { distanceFor, faceOf, type Face } from "./face";
 
 /** What may stand beside a heater, up to how hot a surface, °C. */
 export interface Touching {
@@ -22,20 +23,25 @@ export const touching: readonly Touching[] = [
   { name: "paper, wood, cloth", upTo: 90, source: "common practice, no source: far under where they char" },
 ];
 
-/** How hot a heater's body gets, °C. */
+/** How hot a heater's face gets, °C. */
 export interface SurfaceHeat {
   heater: PlacedHeater;
   name: string;
-  /** Running without a pause at the target: what a stuck relay would make of it in still air. */
+  /** The mean of its body, running without a pause at the target: what a stuck relay would make of it in still air. */
   without: number;
-  /** What must not touch it then, and what may. */
+  /** Its hottest face; null where it has none in the air: what it touches is its body. */
+  face: Face | null;
+  /** What it is judged by: its face, covered, at the upper end; its body where it has none; never above its own thermostat. */
+  judged: number;
+  /** What must not touch it then, and what may; of an open face nothing may, and each keeps its distance, m. */
   never: Touching[];
   may: Touching[];
+  distances: { thing: Touching; distance: number | null }[];
 }
 
 /**
- * The mean surface of each heater that runs without a pause while the air is at its target: P over what takes heat from
- * it, at rest. Spots are hotter; its own thermostat, where it has one, cuts before.
+ * How hot each heater gets that runs without a pause while the air is at its target: the mean of its body by what takes
+ * heat from it, at rest, and its face by its own balance. Its own thermostat, where it has one, cuts before.
  */
 export function surfacesOf(chamber: Chamber, stage: Pick<Stage, "target">): SurfaceHeat[] {
   const network = buildNetwork(chamber);
@@ -54,13 +60,22 @@ export function surfacesOf(chamber: Chamber, stage: Pick<Stage, "target">): Surf
       network.nodes.map((_, i) => (i === node ? heater.power : 0)),
     )[node]!;
     const without = heater.ownThermostat ? Math.min(at, heater.ownThermostatAt) : at;
+    const face = faceOf(heater.kind, heater.power, stage.target);
+    // A thermostat feels the body: the face of a lamp is as hot as it is until it has cut.
+    const hottest = Math.max(face?.covered ?? at, at);
+    const judged = heater.ownThermostat && !face?.open ? Math.min(hottest, heater.ownThermostatAt) : hottest;
     return [
       {
         heater,
         name: heaterBodies[heater.kind].label,
         without,
-        never: touching.filter((t) => without > t.upTo),
-        may: touching.filter((t) => without <= t.upTo),
+        face,
+        judged,
+        never: touching.filter((t) => face?.open || judged > t.upTo),
+        may: touching.filter((t) => !face?.open && judged <= t.upTo),
+        distances: face?.open
+          ? touching.map((thing) => ({ thing, distance: distanceFor(face, thing.upTo, stage.target) }))
+          : [],
       },
     ];
   });

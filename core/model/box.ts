@@ -74,4 +74,6 @@ export const thermalShape = {
   filmToAir: quantityField(0, 2000),
   filmToLining: quantityField(0, 2000),
   fanHeat: quantityField(0, 500),
+  /** Exponent by which films of still air grow with the difference: a quarter by natural convection; 0: not at all. */
+  filmGrows: quantityField(0, 0.35),
 };

@@ -72,6 +72,8 @@ export const coolerShape = {
   iceMass: quantityField(0, 100),
   iceStart: temperatureField(-30, 0),
   iceEvery: quantityField(0, 30 * 86_400),
+  /** Condenser in the wall: the share of the cold that comes back into the wall as heat while it runs. */
+  skin: quantityField(0, 0.5),
   ...bodyShape,
 };
 

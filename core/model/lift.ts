@@ -216,6 +216,9 @@ const toEleven = (raw: RawRecord): RawRecord => {
   };
 };
 
+/** Version 12: films that grow, condensers in walls, what is held and salted. Nothing of what there was is written otherwise. */
+const toTwelve = (raw: RawRecord): RawRecord => ({ ...raw, schemaVersion: 12 });
+
 export const chamberSteps: LiftSteps = {
   1: toTwo,
   2: toThree,
@@ -227,6 +230,7 @@ export const chamberSteps: LiftSteps = {
   8: toNine,
   9: toTen,
   10: toEleven,
+  11: toTwelve,
 };
 export const preferencesSteps: LiftSteps = {
   1: (raw) => ({ ...raw, schemaVersion: 2, quickTrialDays: 1 }),

@@ -53,6 +53,10 @@ export const meats = ["whole", "minced", "poultry", "fish"] as const;
 /** What a piece looks like: flat, long, in one lump, round. */
 export const pieceShapes = ["slab", "roll", "chunk", "ball"] as const;
 
+export const saltedStates = ["unknown", "no", "even"] as const;
+/** Nothing to eat; food that keeps by itself; moist food that does not; nobody has said. */
+export const heldContents = ["unknown", "noFood", "keeps", "moist"] as const;
+
 /** A point of a heat curve that somebody types in: hours from the start, W of one vessel. */
 export const heatPoint = z.strictObject({ hours: quantityField(0, 2400), watts: quantityField(0, 5000) });
 
@@ -92,6 +96,12 @@ export const productShape = {
   cureStrength: quantityField(0, 0.2),
   /** Share of its weight that it shall lose. */
   targetLoss: quantityField(0.02, 0.6),
+  /** Of whole muscle that is put in: whether its salt has gone in to the core already. */
+  salted: z.enum(saltedStates),
+  /** It is to keep without a fridge: its water activity counts among what is wanted. */
+  keepsWarm: z.boolean(),
+  /** Of what is only held: whether it is food in which something dangerous can grow in the warm. */
+  holds: z.enum(heldContents),
 };
 
 /** A band of its own for what is in a vessel: where nothing of it is said, the stage's band holds for it too, °C. */

@@ -20,8 +20,11 @@ export interface Around {
   surfaces: { conductance: Float64Array; vapour: Float64Array };
   /** Most that a humidifier gives, and the vapour that it holds the air at or above. */
   humidifier: { most: number; at: number };
-  /** Conductance of a dehumidifier to its cold face, the vapour there, and the vapour that it holds the air at or below. */
-  dehumidifier: { conductance: number; vapour: number; at: number };
+  /**
+   * Conductance of a dehumidifier to its cold face, the vapour there, the vapour that it holds the air at or below, and
+   * the most that it takes, kg/s: its own cold is all it has, however moist the air.
+   */
+  dehumidifier: { conductance: number; vapour: number; at: number; most: number };
   /** Of a dry absorber: as it is fresh, the vapour over it, and how much it takes in all. */
   absorber: { conductance: number; vapour: number; holds: number };
 }
@@ -184,7 +187,9 @@ function withDevices(air: AirWater, around: Around): number {
       const whole = asks > conductance * (at - vapour);
       const w = whole ? solved(air, around, 0, conductance) : at;
       dried = whole ? conductance * Math.max(0, w - vapour) : asks;
-      return w;
+      if (dried <= dehumidifier.most) return w;
+      dried = dehumidifier.most;
+      return solved(air, around, -dried, 0);
     }
   }
   return solved(air, around, 0, 0);

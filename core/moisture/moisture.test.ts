@@ -62,7 +62,7 @@ const around = (of: Partial<Around> = {}): Around => ({
   wet: { conductance: new Float64Array(1), vapour: new Float64Array(1) },
   surfaces: { conductance: new Float64Array(2), vapour: new Float64Array(2) },
   humidifier: { most: 0, at: 0 },
-  dehumidifier: { conductance: 0, vapour: 0, at: 0 },
+  dehumidifier: { conductance: 0, vapour: 0, at: 0, most: Infinity },
   absorber: { conductance: 0, vapour: 0, holds: 0 },
   ...of,
 });
@@ -156,7 +156,7 @@ describe("the balance of water against the general solver odex", () => {
             given: given! * 2e-6,
             wet: { conductance: lists(wet! * 2e-3), vapour: lists(0.02 * wetAt!) },
             humidifier: { most: mist! * 3e-5, at: 0.016 * low! },
-            dehumidifier: { conductance: dry! * 1e-3, vapour: 0.0068, at: 0.016 * low! + 0.001 },
+            dehumidifier: { conductance: dry! * 1e-3, vapour: 0.0068, at: 0.016 * low! + 0.001, most: Infinity },
             absorber: { conductance: takes! * 1e-3, vapour: 0.001, holds: takes! * 0.05 },
           });
           const air = stillAir(0.02 * start!, 2, 1);
@@ -200,7 +200,7 @@ describe("the balance of water against the general solver odex", () => {
     const wet = { conductance: lists(1e-3), vapour: lists(0.014) };
     const dried = stillAir(0.012, 2, 1);
     for (let i = 0; i < 60; i++)
-      stepAir(dried, around({ wet, dehumidifier: { conductance: 5e-3, vapour: 0.0068, at: 0.01 } }));
+      stepAir(dried, around({ wet, dehumidifier: { conductance: 5e-3, vapour: 0.0068, at: 0.01, most: Infinity } }));
     expect(dried.vapour).toBeCloseTo(0.01, 12);
     expect(dried.dehumidified).toBeGreaterThan(0);
     expect(dried.humidified).toBe(0);

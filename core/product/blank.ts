@@ -26,4 +26,7 @@ export const blank: Product = {
   water: 0.6,
   cureStrength: 0,
   targetLoss: 0.3,
+  salted: "unknown",
+  keepsWarm: false,
+  holds: "unknown",
 };

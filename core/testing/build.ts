@@ -19,14 +19,14 @@ export const recordWith = (...edits: Edit[]): ChamberRecord =>
 export const chamberWith = (...edits: Edit[]): Chamber => describeChamber(recordWith(...edits));
 
 /**
- * A record with the films that the design's reference had before its correction, radiation lumped into the air: its
- * ranges belong to them.
+ * A record with the films and the losses that the design's reference had before its corrections, radiation lumped into
+ * the air: its ranges belong to them.
  */
 export const lumped = (record: ChamberRecord): ChamberRecord =>
   applyEdits(
     record,
     changedDefaults({ ...record, defaultsVersion: 2 }, filled(record))
-      .filter((c) => c.at.section === "thermal")
+      .filter((c) => c.at.section === "thermal" || c.at.section === "cooler")
       .map(({ at, then }) => ({ ...at, value: then }) as Edit),
   );
 

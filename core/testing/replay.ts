@@ -7,6 +7,9 @@ import type { RunState, TrialInput, Watcher } from "../trial";
 // The package is CommonJS: its class stands in the namespace, or in its default, as the loader has it.
 const { Solver } = "Solver" in odex ? odex : (odex as unknown as { default: typeof odex }).default;
 
+/** The general solver, for tests that write their equations out themselves. */
+export const odexSolver = () => Solver;
+
 /** Temperatures and inputs of a trial at every step, as a test or the benchmark records them. */
 export interface Recording {
   x: number[][];
@@ -64,8 +67,11 @@ function derivative(
     coolers.forEach(({ node, law }, c) => {
       if (node < 0) return;
       flow[node]! += u[heaters.length + 1 + c]!;
-      const { power, perBody, bodyAt, perRoom, roomAt } = law;
-      if (cooling & (1 << c)) flow[node]! -= power * (1 + perBody * (y[node]! - bodyAt) + perRoom * (room - roomAt));
+      const { power, perBody, bodyAt, perRoom, roomAt, skin } = law;
+      if (!(cooling & (1 << c))) return;
+      const taken = power * (1 + perBody * (y[node]! - bodyAt) + perRoom * (room - roomAt));
+      flow[node]! -= taken;
+      flow[network.lining]! += skin * taken;
     });
     const first = heaters.length + 1 + coolers.length;
     shells.forEach((parts, v) => parts.forEach(({ node, share }) => (flow[node]! += share * u[first + v]!)));

@@ -82,6 +82,13 @@ export function stateSpace(network: Network, cooling: number, pinned = 0): State
       a[node * n + node]! -= q * law.perBody;
       b[node * m + at.room]! -= q * law.perRoom;
       b[node * m + at.constant]! -= q * (1 - law.perBody * law.bodyAt - law.perRoom * law.roomAt);
+      if (law.skin > 0) {
+        const { lining } = network;
+        const back = (law.skin * law.power) / capacity(lining);
+        a[lining * n + node]! += back * law.perBody;
+        b[lining * m + at.room]! += back * law.perRoom;
+        b[lining * m + at.constant]! += back * (1 - law.perBody * law.bodyAt - law.perRoom * law.roomAt);
+      }
     }
     if (pinned & (1 << c)) {
       a.fill(0, node * n, (node + 1) * n);

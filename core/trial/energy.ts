@@ -145,10 +145,12 @@ export class EnergySums {
       });
       network.coolers.forEach(({ node, law }, c) => {
         if (!(mode.cooling & (1 << c))) return;
-        const { power, perBody, bodyAt, perRoom, roomAt } = law;
+        const { power, perBody, bodyAt, perRoom, roomAt, skin } = law;
         const body = integral(node);
         bodyIntegrals[c]! += body;
-        cold += power * (seconds * (1 - perBody * bodyAt - perRoom * roomAt) + perBody * body + perRoom * room);
+        // What a condenser in the wall gives back to it was never taken out of the box.
+        const taken = power * (seconds * (1 - perBody * bodyAt - perRoom * roomAt) + perBody * body + perRoom * room);
+        cold += (1 - skin) * taken;
       });
     }
     const isIce = (i: number) => network.coolers.some((c) => c.node === i && c.iceMass > 0);

@@ -44,7 +44,8 @@ function rows(record: ChamberRecord, hours: number, settings = settingsOf(20, 1,
         cold: chamber.coolers.map((_, c) => u[at.cold + c]!),
         on,
         cooling: mode.cooling,
-        stirred: wind > still * 1.01,
+        // Still air that is far from its walls moves too, but never as a fan moves it.
+        stirred: wind > still * 2,
         iceChanges: coolers.map((c) => c.iceChanges),
         heating,
       });

@@ -38,7 +38,7 @@ function absorbOf(network: Network, hold: Hold, ice: number): Float64Array {
 }
 
 const keyOf = (c: Conditions, cooling: number) =>
-  `${c.open}|${c.fanStopped}|${c.stirred}|${c.probes.join()}|${c.loadsIn}|${c.out.join()}|${c.ice.join()}|${cooling}`;
+  `${c.open}|${c.fanStopped}|${c.stirred}|${c.film}|${c.probes.join()}|${c.loadsIn}|${c.out.join()}|${c.ice.join()}|${cooling}`;
 
 /** The modes of a run, made when they are first met. */
 export class Modes {

@@ -12,6 +12,8 @@ const STILL = 2.25;
 /** The cold face of a dehumidifier, °C; what it is rated at. */
 const COIL = 5;
 const RATED = { t: 20, humidity: 0.8 };
+/** In air that is warmer and moister than it is rated for it takes so many times as much at the most (estimate). */
+const MOST_OF_RATED = 2;
 /** Over dry silica gel the air is as dry as 10 %; a kg of it in a tray takes 0.2 L/s (estimates). */
 export const GEL = { humidity: 0.1, conductance: 2e-4 };
 
@@ -76,7 +78,9 @@ export interface Moist {
   /** Of each vessel: what is wet of it, and all of its surface, m³/s. */
   wetBy: Float64Array;
   open: Float64Array;
+  /** Heat to the air and to each surface, and their temperatures, while a step is worked out. */
   scratch: Float64Array;
+  temperatures: Float64Array;
 }
 
 const emptyAround = (volume: number, surfaces: number, wet: number): Around => ({
@@ -88,7 +92,7 @@ const emptyAround = (volume: number, surfaces: number, wet: number): Around => (
   wet: { conductance: new Float64Array(wet), vapour: new Float64Array(wet) },
   surfaces: { conductance: new Float64Array(surfaces), vapour: new Float64Array(surfaces) },
   humidifier: { most: 0, at: 0 },
-  dehumidifier: { conductance: 0, vapour: saturated(COIL), at: 0 },
+  dehumidifier: { conductance: 0, vapour: saturated(COIL), at: 0, most: 0 },
   absorber: { conductance: 0, vapour: 0, holds: 0 },
 });
 
@@ -106,7 +110,8 @@ export function moistOf(chamber: Chamber, network: Network): Moist | null {
   const volume = Math.max(0.1 * inside.volume, inside.volume - 1.1 * filled);
   const open = vesselAreas.map((area) => (area * chamber.thermal.filmToAir) / MASS_FROM_HEAT);
   const around = ENDS.map(() => emptyAround(volume, surfaces, wetOf(vessels.length)));
-  for (const { absorber } of around) {
+  for (const { absorber, dehumidifier } of around) {
+    dehumidifier.most = MOST_OF_RATED * moisture.dehumidifier;
     absorber.conductance = GEL.conductance * moisture.absorber;
     absorber.holds = GEL_TAKES * moisture.absorber;
   }
@@ -132,6 +137,7 @@ export function moistOf(chamber: Chamber, network: Network): Moist | null {
     wetBy: Float64Array.from(vessels, (v, i) => v.wetShare * open[i]!),
     open: Float64Array.from(open),
     scratch: new Float64Array(1 + surfaces),
+    temperatures: new Float64Array(1 + surfaces),
   };
 }
 

@@ -88,6 +88,8 @@ describe("a stage that ends by a temperature", () => {
       heaterOf(120),
       set("cooler", "kind", "none"),
       set("heater", "timer", 0),
+      // The law of films has a check of its own.
+      set("thermal", "filmGrows", 0),
     ),
     { band: [40, 44], ends: [reaches(19)] },
     { band: [18, 22] },

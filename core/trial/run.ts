@@ -132,6 +132,7 @@ export function startRun(input: TrialInput): Run {
       u,
       inputs: 0,
       mode: modes.of({ ...situationAt(input, 0).conditions, ice: coolers.map((c) => c.ice) }, 0),
+      film: 0,
       on: 0,
       heating: false,
       cooling: false,

@@ -27,6 +27,8 @@ export interface RunState {
   /** Rises whenever inputs or mode change: sums over steps need only look then. */
   inputs: number;
   mode: Mode;
+  /** How strongly still air moves by itself, as a level of the chamber's films. */
+  film: number;
   /** What runs over the present step, a bit each: the heaters, then the coolers. */
   on: number;
   /** Any heater, and any cooler, runs. */
@@ -52,6 +54,7 @@ export const copyState = (state: RunState): RunState => ({
   u: state.u.slice(),
   inputs: state.inputs,
   mode: state.mode,
+  film: state.film,
   on: state.on,
   heating: state.heating,
   cooling: state.cooling,

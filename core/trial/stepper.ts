@@ -7,6 +7,8 @@ import { paddedVector, takeStep } from "./kernel";
 import { humidityAhead, moistHold, moveMoisture, openMoist } from "./moistAir";
 import type { Mode } from "./modes";
 import { noiseAt } from "./noise";
+import { filmNow } from "./filmNow";
+import { keepToGround } from "./leftGround";
 import { heldFor, moveProducts } from "./ownHeat";
 import { readerOf } from "./reader";
 import { replay, type QuietSteps, type Run, type Watcher } from "./run";
@@ -23,6 +25,9 @@ function fixedPart(mode: Mode, u: Float64Array, into: Float64Array): void {
     into[i] = sum;
   }
 }
+
+/** How often at least, s. */
+const LOOKS_AT_FILMS = 100;
 
 /**
  * Advances a run to a step, showing every step to the watcher. The room is sampled at mid-step, the product's heat is
@@ -69,8 +74,12 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
   const changes = changeSteps(input);
   const products = heldFor(chamber);
   const wetHold = run.moist ? moistHold(run, products) : products;
-  const moveEvery = Math.max(1, Math.round(Math.min(products, wetHold) / dt));
-  const everySo = (hold: number) => moveEvery * Math.max(1, Math.round(hold / Math.min(products, wetHold)));
+  // Films of still air are looked at more often than slow products move: a compressor's run is a few minutes.
+  const together = Math.min(products, wetHold);
+  const grows = chamber.thermal.filmGrows > 0;
+  const moving = grows ? together / Math.ceil(together / LOOKS_AT_FILMS) : together;
+  const moveEvery = Math.max(1, Math.round(moving / dt));
+  const everySo = (hold: number) => moveEvery * Math.max(1, Math.round(hold / moving));
   const productEvery = everySo(products);
   const wetEvery = everySo(wetHold);
   const out = noOutput();
@@ -121,6 +130,7 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       desk.freeCold.every(Boolean) &&
       desk.loadPowers.length === 0;
     conditions.ice = coolers.map((c) => c.ice);
+    conditions.film = state.film;
     if (conditions.open) openMoist(state.moisture, first * dt, last * dt);
     let byMask: (Mode | undefined)[] = [];
     const modeOf = (mask: number): Mode => (byMask[mask] ??= run.modes.of(conditions, mask));
@@ -165,11 +175,20 @@ export function advance(run: Run, untilStep: number, watcher: Watcher): void {
       }
       if (untilMove === 0) {
         state.step = step;
+        keepToGround(run);
         if (step % productEvery === 0) {
           const span = productEvery * dt;
           if (moveProducts(run, span, humidityAhead(run, span, power))) stale = true;
         }
         if (step % wetEvery === 0 && moveMoisture(run, wetEvery * dt, power)) stale = true;
+        const film = grows ? filmNow(run, conditions, step * dt) : 0;
+        if (film !== conditions.film) {
+          state.film = conditions.film = film;
+          byMask = [];
+          // Own thermostats reckon with what is in force now.
+          state.mode = modeOf(state.mode.cooling);
+          maskWas = -1;
+        }
         untilMove = moveEvery;
       }
       untilMove--;

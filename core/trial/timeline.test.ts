@@ -34,6 +34,7 @@ describe("what holds at a moment", () => {
         open: false,
         fanStopped: false,
         stirred: false,
+        film: 0,
         probes: ["place", "place"],
         loadsIn: 0,
         out: [],

@@ -7,13 +7,15 @@ const halfLife = (t: number, [t1, m1]: readonly [number, number], [t2, m2]: read
 /** 60 min at 60 °C, 16 at 65, 4 at 70 (estimates; recalled enzyme constants give far less, and mashes work). */
 export const betaHalfLife = (t: number): number =>
   t < 65 ? halfLife(t, [60, 60], [65, 16]) : halfLife(t, [65, 16], [70, 4]);
-/** 40 min at 70 °C, 8 at 76 (estimates). */
-export const alphaHalfLife = (t: number): number => halfLife(t, [70, 40], [76, 8]);
+/** 90 min at 70 °C, 30 at 72, 8 at 76 (estimates): it lives for tens of minutes where beta is gone. */
+export const alphaHalfLife = (t: number): number =>
+  t < 72 ? halfLife(t, [70, 90], [72, 30]) : halfLife(t, [72, 30], [76, 8]);
 
 /** Starch opens between these, °C (malt; textbooks, value from memory). */
 const OPENS = [58, 65] as const;
-/** Share of the open starch that whole alpha takes apart a minute at 65 °C, doubling in ten kelvins (estimate). */
-const TAKES = 0.085;
+/** Share of the open starch that whole alpha takes apart a minute at 65 °C, doubling in seven kelvins (estimates). */
+const TAKES = 0.08;
+const DOUBLES_IN = 7;
 export const CONVERTED = 0.98;
 
 const open = (t: number): number => Math.min(1, Math.max(0, (t - OPENS[0]) / (OPENS[1] - OPENS[0])));
@@ -25,7 +27,7 @@ export const mash: ProductModel = {
   start: () => ({ alpha: 1, beta: 1, converted: 0, fermentable: 0 }),
   step: (state, { pace }, { core }, _seconds, span, out) => {
     const minutes = span / 60;
-    const speed = TAKES * pace * 2 ** ((core - 65) / 10) * open(core);
+    const speed = TAKES * pace * 2 ** ((core - 65) / DOUBLES_IN) * open(core);
     const taken = (1 - state.converted!) * -Math.expm1(-speed * state.alpha! * minutes);
     // What beta still cuts of it becomes fermentable; alpha alone leaves about half.
     state.fermentable! += taken * (0.5 + 0.4 * state.beta!);

@@ -2,14 +2,25 @@ import type { Product } from "../../model";
 import { celsius } from "../../quantity";
 import { COME_UP, COUNTS_FROM, pieceOf, SKIN, startShells, stepShells } from "../piece";
 import type { ProductModel } from "../shape";
-import { EVAPORATION, leaves, pitSurface, type Pit } from "./surface";
+import { evaporationAt, leaves, pitSurface, type Pit } from "./surface";
 
 /** Core at which it is safe to eat, °C (USDA-FSIS); fish holds it for 30 minutes. */
 export const safeCore: Record<Product["meat"], number> = { poultry: 73.9, minced: 71.1, whole: 62.8, fish: 62.8 };
-/** Share of the surface that is wet at first, and share of the mass whose loss dries it (estimates). */
-const WET = 0.15;
-const DRIES_AFTER = 0.15;
+/**
+ * Share of the surface that is wet, and the share of the mass that it can give off before it is dry (20 to 28 %). Juice
+ * comes up from within as long as there is some, so that the surface stays wet until most of it is gone: estimates, such
+ * that a shoulder of 4 to 5 kg stands at 65 to 75 °C for hours (common practice, no source).
+ */
+const WET = 0.12;
+const GIVES_OFF = 0.27;
+const STAYS_WET = 10;
+/** Fat and juice that run out beside it, as a share of the mass, between these at the core, °C (estimates). */
+const RUNS_OUT: Record<Product["meat"], number> = { whole: 0.09, minced: 0.08, poultry: 0.05, fish: 0.03 };
+const RENDERS = { from: 50, to: 90 } as const;
 const DENSITY = 1050;
+
+/** How wet the surface is after so much has evaporated, against the beginning. */
+const wetness = (evaporated: number): number => WET * Math.max(0, 1 - (evaporated / GIVES_OFF) ** STAYS_WET);
 /** Below 50 °F at the core no time is counted (FSIS: 50 to 130 °F within 6 h; value from memory). */
 export const COUNTED_FROM = 10;
 
@@ -29,6 +40,7 @@ export const smoke: ProductModel = {
   start: (_product, { mass }, startTemperature) => ({
     ...startShells(startTemperature),
     lost: 0,
+    ranOut: 0,
     safe: 0,
     held: 0,
     wrapped: 0,
@@ -41,18 +53,20 @@ export const smoke: ProductModel = {
     pit.air = medium;
     pit.vapour = vapour;
     pit.film = film;
-    pit.wet = state.wrapped === 1 ? 0 : WET * Math.max(0, 1 - state.lost! / DRIES_AFTER);
+    pit.wet = state.wrapped === 1 ? 0 : wetness(state.lost!);
     stepShells(state, product, pitSurface(pit, seen), span);
     const { half, exponent } = pieceOf(product);
     // Mass behind a square metre of its surface.
     const behind = (DENSITY * half) / (exponent + 1);
     const left = (leaves(seen.surface, pit) * span) / behind;
     state.lost! += left;
+    const rendered = Math.min(1, Math.max(0, (state.t0! - RENDERS.from) / (RENDERS.to - RENDERS.from)));
+    state.ranOut = Math.max(state.ranOut!, RUNS_OUT[product.meat] * rendered);
     if (state.t0! >= COUNTS_FROM) state.up = 1;
     if (state.up === 0 && state.t0! >= COUNTED_FROM) state.comeUp! += span / 3600;
     if (state.t0! >= safeCore[product.meat]) state.held! += span / 60;
     out.watts = 0;
-    out.drying = (left * state.mass! * EVAPORATION) / span;
+    out.drying = (left * state.mass! * evaporationAt(seen.surface)) / span;
   },
   peakHeat: () => 0,
   observables: [
@@ -83,7 +97,8 @@ export const smoke: ProductModel = {
       limit: () => ({ value: COME_UP.latest, side: "atMost", aim: false, says: "FSIS; 4 h is common practice" }),
     },
     { name: "skin", label: "surface", unit: "temperature", of: (state) => state[SKIN]! },
-    { name: "lost", label: "water lost at the surface", unit: "share", of: (state) => state.lost! },
+    { name: "lost", label: "weight lost", unit: "share", of: (state) => state.lost! + state.ranOut! },
+    { name: "ranOut", label: "of that fat and juice", unit: "share", of: (state) => state.ranOut! },
   ],
   range: () => null,
   hazards: () => [{ id: "freezes", at: celsius(-1), within: 1 }],

@@ -3,12 +3,14 @@ import type { SurfaceHeat } from "../piece";
 
 const STEFAN = 5.67e-8;
 const KELVIN = 273.15;
-const WATER_GAS = 461.5;
-/** Heat of evaporation near 65 °C, J/kg (steam tables, value from memory). */
-export const EVAPORATION = 2.35e6;
+/** Heat of evaporation, J/kg, falling with the temperature (steam tables, values from memory). */
+export const evaporationAt = (surface: number): number => 2.501e6 - 2361 * surface;
+/** Molar mass of water over that of air; pressure of the air, Pa; its heat, J/(kg·K); Lewis number 0.84 to the power of ⅔. */
+const LIGHTER = 0.622;
+const PRESSURE = 101_325;
+const AIR_HEAT = 1009;
+const LEWIS = 0.89;
 const EMISSIVITY = 0.9;
-/** ρ·cp·Le^⅔ of air at smoking temperatures, J/(m³K): Chilton and Colburn, mass from heat. */
-const MASS_FROM_HEAT = 0.93 * 1009 * 0.91;
 
 /** The air and walls around food that smokes. */
 export interface Pit {
@@ -22,18 +24,16 @@ export interface Pit {
   wet: number;
 }
 
-/** Water that leaves the surface, kg/(m²s): f·hm·(ρs − ρ∞). */
-export const leaves = (surface: number, { air, vapour, film, wet }: Pit): number =>
-  Math.max(
-    0,
-    ((wet * film) / MASS_FROM_HEAT) *
-      (saturation(surface) / (WATER_GAS * (surface + KELVIN)) - vapour / (WATER_GAS * (air + KELVIN))),
-  );
+/** kg/(m²s) of water a pascal and a W/m²K: hm = h/(ρ·cp·Le^⅔), air and vapour both at the temperature of the film. */
+const MASS_FROM_HEAT = LIGHTER / (PRESSURE * AIR_HEAT * LEWIS);
 
-/** Vapour over a wet surface, kg/m³, and how much more of it with each kelvin. */
-const vapourAt = (surface: number): number => saturation(surface) / (WATER_GAS * (surface + KELVIN));
-const vapourSlope = (surface: number): number =>
-  vapourAt(surface) * ((17.62 * 243.12) / (243.12 + surface) ** 2 - 1 / (surface + KELVIN));
+/** Water that leaves the surface, kg/(m²s): f·hm·(ps − p∞)/(Rv·T), by Chilton and Colburn. */
+export const leaves = (surface: number, { vapour, film, wet }: Pit): number =>
+  Math.max(0, wet * film * MASS_FROM_HEAT * (saturation(surface) - vapour));
+
+/** How much more it is with each kelvin. */
+const leavesSlope = (surface: number, { film, wet }: Pit): number =>
+  (wet * film * MASS_FROM_HEAT * saturation(surface) * (17.62 * 243.12)) / (243.12 + surface) ** 2;
 
 /**
  * Where a surface comes to rest that passes `behind` W/m²K on to what lies behind it at `inner`, °C: Newton's way from
@@ -48,12 +48,12 @@ export function surfaceOf(pit: Pit, behind: number, inner: number): { surface: n
     const heat =
       pit.film * (pit.air - surface) +
       EMISSIVITY * STEFAN * (walls - (surface + KELVIN) ** 4) -
-      EVAPORATION * dries -
+      evaporationAt(surface) * dries -
       behind * (surface - inner);
     stiffness =
       pit.film +
       4 * EMISSIVITY * STEFAN * (surface + KELVIN) ** 3 +
-      (dries > 0 ? EVAPORATION * ((pit.wet * pit.film) / MASS_FROM_HEAT) * vapourSlope(surface) : 0) +
+      (dries > 0 ? evaporationAt(surface) * leavesSlope(surface, pit) : 0) +
       behind;
     // All of it falls as the surface warms, so that a step is always towards the answer; a long one is held back.
     const step = Math.max(-40, Math.min(40, heat / stiffness));
