@@ -3,9 +3,19 @@
 import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useState } from "react";
 import * as z from "zod/mini";
-import { boxes, cabinetDefaults, describe, isRound, jobEdits, jobs, newChamber, tryEdits } from "@/core/chamber";
+import {
+  beginStages,
+  boxes,
+  cabinetDefaults,
+  describe,
+  isRound,
+  jobEdits,
+  jobs,
+  newChamber,
+  tryEdits,
+} from "@/core/chamber";
 import { cabinetKinds, type CabinetKind, type Edit } from "@/core/model";
-import { celsius, fromScale, inDegrees, inScale, measures, type Scale } from "@/core/quantity";
+import { celsius, fromScale, inDegrees, inScale, measures, printTemperature, type Scale } from "@/core/quantity";
 import { CabinetDrawing } from "@/parts/cabinet";
 import { Choice, Drafts, measureKind, NumberField, temperatureKind, useDraft } from "@/parts/fields";
 import { addChamber, useWorkshop } from "@/workshop";
@@ -100,6 +110,7 @@ function Questions() {
   const [problem, setProblem] = useState<string | null>(null);
 
   const tried = useMemo(() => tryEdits(fresh(), editsOf(answers, scale)), [answers, scale]);
+  const stages = useMemo(() => (tried.ok ? describe(beginStages(scale)(tried.value)).stages : []), [tried, scale]);
   const set = (field: "height" | "width" | "low" | "high") => (value: number) => {
     const next = { ...answers, [field]: value };
     const result = tryEdits(fresh(), editsOf(next, scale));
@@ -118,7 +129,12 @@ function Questions() {
     const unit: Edit[] = scale === "F" ? [{ section: "unit", field: "scale", value: "F" }] : [];
     // Where people measure in inches the mains are nearly always 120 V; it can be said otherwise at the wiring.
     const mains: Edit[] = system === "customary" ? [{ section: "wiring", field: "mains", value: "one120" }] : [];
-    const made = addChamber(name || suggested, [...editsOf(answers, scale), ...unit, ...mains], answers.job);
+    const made = addChamber(
+      name || suggested,
+      [...editsOf(answers, scale), ...unit, ...mains],
+      answers.job,
+      beginStages(scale),
+    );
     if ("problem" in made) setProblem(made.problem);
     else {
       setDraft(null);
@@ -157,6 +173,18 @@ function Questions() {
               options={shown.map((kind) => ({ value: kind, label: boxes[kind].label }))}
               onChoose={(box) => setAnswers(({ job: id, low, high }) => ({ job: id, box, low, high }))}
             />
+            {stages.length > 0 && (
+              <p className="max-w-prose">
+                It begins with its usual {stages.length === 1 ? "stage" : "stages"}:{" "}
+                {stages
+                  .map(
+                    (s) =>
+                      `${s.name || "Hold"} ${printTemperature(s.low, scale).replace(/\u00a0.*/, "")} to ${printTemperature(s.high, scale)}`,
+                  )
+                  .join("; ")}
+                . All of it can be changed on the bench.
+              </p>
+            )}
             {!allBoxes && (
               <button type="button" className="key justify-self-start" onClick={() => setAllBoxes(true)}>
                 Show every kind of box

@@ -245,11 +245,12 @@ export function addChamber(
   name: string,
   edits: readonly Edit[],
   job: string | null = null,
+  begin: Change = (record) => record,
 ): { id: string } | { problem: string } {
   const id = nanoid(12);
   const tried = tryEdits(newChamber(id, name.trim() || "My chamber", now()), edits);
   if (!tried.ok) return { problem: tried.problem };
-  commit("new chamber", [{ id, before: null, after: { ...tried.value, job } }]);
+  commit("new chamber", [{ id, before: null, after: { ...begin(tried.value), job } }]);
   void askToKeep();
   return { id };
 }

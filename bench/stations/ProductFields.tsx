@@ -32,6 +32,18 @@ const shapeLabels: Record<Product["shape"], string> = {
   ball: "Round",
 };
 
+const saltedLabels: Record<Product["salted"], string> = {
+  unknown: "Nobody has said: taken as not yet",
+  no: "Not yet: it is salted in here, in the cold",
+  even: "Yes, its salt is even to the core",
+};
+const holdsLabels: Record<Product["holds"], string> = {
+  unknown: "Nobody has said",
+  noFood: "Nothing to eat",
+  keeps: "Food that keeps: dry, sour, salted or sugared enough",
+  moist: "Moist food that does not keep by itself",
+};
+
 const wort: readonly Field[] = ["originalGravity", "finalGravity"];
 const drying: readonly Field[] = ["thickness", "salt", "water", "targetLoss", "pace"];
 /** What is asked about each kind of product, in this order. */
@@ -48,10 +60,10 @@ const asked: Record<ProductKind, readonly Field[]> = {
   honey: ["set", "hmf", "diastase", "tropical", "pace"],
   bath: ["meat", "shape", "thickness"],
   smoke: ["meat", "shape", "thickness", "doneAt", "wrapAt"],
-  sausage: ["startPh", "sugar", ...drying, "cureStrength"],
-  wholeMuscle: [...drying, "cureStrength"],
+  sausage: ["startPh", "sugar", ...drying, "cureStrength", "keepsWarm"],
+  wholeMuscle: ["salted", ...drying, "cureStrength", "keepsWarm"],
   mash: ["pace"],
-  hold: [],
+  hold: ["holds"],
 };
 
 interface Row {
@@ -143,6 +155,35 @@ export function ProductFields({ vessel, title, note }: { vessel: LoadedVessel; t
               value={product.shape}
               options={options(shapeLabels)}
               onChoose={choose(field, "its shape")}
+            />
+          );
+        if (field === "salted")
+          return (
+            <Select
+              key={field}
+              label="Salted through already"
+              value={product.salted}
+              options={options(saltedLabels)}
+              onChoose={choose(field, "whether it is salted through")}
+            />
+          );
+        if (field === "holds")
+          return (
+            <Select
+              key={field}
+              label="What it holds"
+              value={product.holds}
+              options={options(holdsLabels)}
+              onChoose={choose(field, "what it holds")}
+            />
+          );
+        if (field === "keepsWarm")
+          return (
+            <ToggleField
+              key={field}
+              at={{ section: "product", field, id }}
+              label="It shall keep without a fridge"
+              value={product.keepsWarm}
             />
           );
         if (field === "tropical")

@@ -48,17 +48,20 @@ describe("the films of still air", () => {
   });
 
   // Vessels and linings of 0.3 to 0.6 m: the correlation at each difference against the level that holds there.
-  it.each([1, 5, 10, 20, 30])("natural convection at %d K, within a fifth of Churchill and Chu from 5 K on", (difference) => {
-    const level = filmLevel(difference, 0);
-    const ours = STILL_FILM * FILM_LEVELS[level]!.times;
-    const theirs = [0.3, 0.4, 0.6].map((height) => plate(height, difference));
-    const ratio = ours / theirs[1]!;
-    expect(Math.abs(ratio - 1)).toBeLessThan(difference < 2 ? 0.35 : 0.2);
-    if (difference >= 20) {
-      expect(ours).toBeGreaterThan(3.8);
-      expect(ours).toBeLessThan(4.5);
-    }
-  });
+  it.each([1, 5, 10, 20, 30])(
+    "natural convection at %d K, within a fifth of Churchill and Chu from 5 K on",
+    (difference) => {
+      const level = filmLevel(difference, 0);
+      const ours = STILL_FILM * FILM_LEVELS[level]!.times;
+      const theirs = [0.3, 0.4, 0.6].map((height) => plate(height, difference));
+      const ratio = ours / theirs[1]!;
+      expect(Math.abs(ratio - 1)).toBeLessThan(difference < 2 ? 0.35 : 0.2);
+      if (difference >= 20) {
+        expect(ours).toBeGreaterThan(3.8);
+        expect(ours).toBeLessThan(4.5);
+      }
+    },
+  );
 
   it("at rest nothing changes, and what stands at the edge of a level does not flutter", () => {
     for (const small of [0, 1, 2, 3.9]) expect(filmLevel(small, 0)).toBe(0);

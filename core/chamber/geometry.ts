@@ -96,7 +96,10 @@ function pieceSize({ form, volume, product }: Shaped): { width: number; length: 
 }
 
 /** Surface of a piece, m²: a cylinder, a sphere, or a block. */
-function pieceSurface({ product, volume }: Shaped, { width, length, thickness }: NonNullable<ReturnType<typeof pieceSize>>) {
+function pieceSurface(
+  { product, volume }: Shaped,
+  { width, length, thickness }: NonNullable<ReturnType<typeof pieceSize>>,
+) {
   const { kind, shape } = product!;
   if (kind === "sausage" || kind === "wholeMuscle" || shape === "roll")
     return Math.PI * thickness * length + (Math.PI / 2) * thickness * thickness;

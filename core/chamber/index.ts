@@ -1,3 +1,4 @@
+export * from "./beginStages";
 export * from "./boxes";
 export * from "./coolerLaw";
 export { changedDefaults, keepDefaults, takeDefaults } from "./defaultChanges";

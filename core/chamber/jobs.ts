@@ -50,7 +50,7 @@ const vented = (power: number, vents: number, filledAt: number): Edit[] => [
 ];
 /** A day's fire in the air around what is smoked: small steps, a charge with a reserve, and an end. */
 const fire = (differential: number, charge: number): Edit[] => [
-  ...keyed(118, differential),
+  ...keyed(117, differential),
   edit("heater", "fuel", charge),
   edit("stage", "ends", [{ kind: "after", seconds: 10 * 3600 }]),
 ];
@@ -174,7 +174,7 @@ export const jobs: readonly Job[] = [
     edits: [
       ...band(10, 14, "wholeMuscle"),
       ...load("piece", "meat", "none", 0.0093),
-      start(15),
+      start(4),
       edit("stage", "humidity", 0.85),
       edit("cabinet", "fan", true),
     ],

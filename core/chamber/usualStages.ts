@@ -1,4 +1,4 @@
-import type { Chamber, Change, ProductKind, StageEnd } from "../model";
+import type { CabinetKind, Chamber, ChamberRecord, Change, ProductKind, SettingName, StageEnd } from "../model";
 import { productObservable } from "../product";
 import { celsius } from "../quantity";
 import { isSmoker } from "./geometry";
@@ -15,6 +15,8 @@ interface UsualStage {
   latest?: number;
   /** Relative humidity of the air, 0..1, where it matters. */
   humidity?: number;
+  /** What holds it in a box, over what follows from its band: found by trying in a cold, a mild and a hot room, K. */
+  numbers?: Partial<Record<CabinetKind, Partial<Record<SettingName, number>>>>;
   /** What there is to do: from its beginning or before its end, s, and how often. */
   tasks?: readonly (readonly [name: string, from: "beginning" | "end", seconds: number, every?: number])[];
 }
@@ -87,9 +89,10 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
       tasks: [
         ["Turn the trays, look for wet spots", "beginning", 12 * HOUR],
         ["Look at the cake: white and firm, no ammonia", "beginning", 20 * HOUR, 4 * HOUR],
+        // It keeps warm by itself: what is done does not stay in the box.
+        ["Take it out, spread it, and into the cold", "end", 0],
       ],
     },
-    { name: "Done", band: [2, 31] },
   ],
   honey: [
     {
@@ -97,10 +100,12 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
       band: null,
       until: ["clear", "atLeast", 0.98],
       latest: 21 * DAY,
-      tasks: [["Stir, and look how far it has dissolved", "beginning", DAY, DAY]],
+      tasks: [
+        ["Stir, and look how far it has dissolved", "beginning", DAY, DAY],
+        // A reserve waits cool: in the warm box it would lose its enzymes.
+        ["Take it out: what is not filled waits cool and dark", "end", 0],
+      ],
     },
-    // A reserve waits cool: in the warm box it would lose its enzymes.
-    { name: "Wait", band: [15, 30] },
   ],
   bath: [{ name: "Cook", band: null, until: ["logs", "atLeast", 6.5], latest: 12 * HOUR }],
   smoke: [
@@ -115,7 +120,7 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
   sausage: [
     {
       name: "Sour",
-      band: [24, 27],
+      band: [23, 27],
       until: ["pH", "atMost", 5.3],
       latest: 72 * HOUR,
       humidity: 0.92,
@@ -126,9 +131,10 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
     },
     {
       name: "Dry",
-      band: [11, 14],
+      band: [10, 14],
       until: ["loss", "atLeast", 0.3],
       latest: 60 * DAY,
+      numbers: { wine: { coolingDifferential: 0.6 }, upright: { heatingDifferential: 2 } },
       humidity: 0.83,
       tasks: [["Weigh, and look for hard rims", "beginning", 3 * DAY, 3 * DAY]],
     },
@@ -139,12 +145,13 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
       band: [2, 5],
       until: ["coldDays", "atLeast", 14],
       latest: 30 * DAY,
-      humidity: 0.9,
+      // In the cold it dries little; what is a little moister than that does no harm to salted meat.
+      humidity: 0.95,
       tasks: [["Turn the pieces", "beginning", 3 * DAY, 3 * DAY]],
     },
     {
       name: "Dry",
-      band: [11, 14],
+      band: [10, 14],
       until: ["loss", "atLeast", 0.3],
       latest: 90 * DAY,
       humidity: 0.85,
@@ -176,12 +183,43 @@ export const waitedFor = ({ vessels }: Pick<Chamber, "vessels">): { of: "vessel"
     ? { of: "vessels", id: "" }
     : { of: "vessel", id: vessels[0]!.id };
 
+/** Settings that belong to a band: another stage works them out anew. The others belong to the gear, and stay. */
+const ofBand = ["setpoint", "lowLimit", "highLimit", "lowAlarm", "highAlarm"] as const;
+
+/** What was keyed in for one stage, as another begins with it. */
+function tuned(settings: ChamberRecord["stages"][number]["settings"], sameBand: boolean) {
+  if (sameBand) return settings;
+  return Object.fromEntries(
+    Object.entries(settings).map(([id, of]) => [
+      id,
+      Object.fromEntries(Object.entries(of).filter(([name]) => !(ofBand as readonly string[]).includes(name))),
+    ]),
+  );
+}
+
+/** The same for every controller with the numbers that were found for a stage in such a box. */
+const withNumbers = (
+  { controllers }: ChamberRecord,
+  settings: ChamberRecord["stages"][number]["settings"],
+  numbers: Partial<Record<SettingName, number>> | undefined,
+): ChamberRecord["stages"][number]["settings"] =>
+  numbers
+    ? Object.fromEntries(
+        controllers.map(({ id }) => [
+          id,
+          { ...settings[id], ...Object.fromEntries(Object.entries(numbers).map(([name, v]) => [name, typed(v)])) },
+        ]),
+      )
+    : settings;
+
 /** Puts the usual stages of the first vessel's product in the place of those that there are; null where it has none. */
 export function usualStages({ vessels, stages, cabinet }: Chamber): Change | null {
   const { product } = vessels[0]!;
   const whose = waitedFor({ vessels });
-  const list = usual[product.kind];
-  if (!list) return null;
+  const all = usual[product.kind];
+  if (!all) return null;
+  // What has been salted through already begins to dry.
+  const list = all.filter((s) => s.until?.[0] !== "coldDays" || product.salted !== "even");
   const [first] = stages;
   const air = isSmoker(cabinet.kind);
   const endOf = ({ until, lasts, rests, band }: UsualStage): StageEnd[] => {
@@ -224,7 +262,7 @@ export function usualStages({ vessels, stages, cabinet }: Chamber): Change | nul
             }
           : {}),
       },
-      settings: {},
+      settings: withNumbers(r, tuned(r.stages[0]!.settings, stage.band === null), stage.numbers?.[cabinet.kind]),
     })),
   });
 }

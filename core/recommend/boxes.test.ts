@@ -156,9 +156,9 @@ describe("what binds, and what relaxations it", () => {
       ...steadyRoom(33),
     );
     const { text, relaxations } = binding(busy);
-    expect(text.C).toMatch(/^In .* the air sinks to 8\.\d\s°C/);
+    expect(text.C).toMatch(/^In .* the air (sinks to 8|rises to 11)\.\d\s°C/);
     expect(text.C).not.toMatch(/No number helps/);
-    expect(relaxations[0]!.label.C).toMatch(/^Allow .* more at the cold end$/);
+    expect(relaxations[0]!.label.C).toMatch(/^Allow .* more at the (cold|warm) end$/);
     expect(found(kept(busy, relaxations[0]!.edits)).best).not.toBeNull();
     // Of what was tried, that which kept the band started too often; alone it would bind by that.
     // 8.7 °C and 11.3 °C are 47.7 and 52.3 °F by the definition of the scale.

@@ -181,7 +181,8 @@ describe("the best settings", () => {
       if (!freed.ok) throw new Error(freed.problem);
       // That a probe out of the air finds settings is shown above.
       if (offer.source === "^Move the probe") continue;
-      expect(run(freed.value).found.best).not.toBeNull();
+      const { best: after, binding: still } = run(freed.value).found;
+      expect([offer.source, after !== null, still?.text.C]).toEqual([offer.source, true, undefined]);
       // The mildest place that does: two degrees warmer, and no numbers hold.
       const place = freed.value.room.high?.value;
       if (offer.source !== "^Stand it" || place === undefined) continue;

@@ -230,11 +230,14 @@ export function* searchOf(
   const relaxations: Relaxation[] = [];
   const frees = function* (change: PossibleRelaxation, share: number): Generator<Batch, boolean, Tried[]> {
     const tried = applyEdits(changed, change.edits);
-    const found = yield* batch(relaxing(nearest!, setupsFor(tried, plain)[0]!), share, {
-      record: tried,
-      options: plain,
-    });
-    return found.some(({ point }) => point.score.holds);
+    const on = { record: tried, options: plain };
+    const found = yield* batch(relaxing(nearest!, setupsFor(tried, plain)[0]!), share, on);
+    const held = found.map(({ point }) => point.score).filter((s) => s.holds);
+    if (held.length === 0) return false;
+    // What holds in the search only just may not hold when it is looked at closely.
+    const best = held.reduce((a, b) => (b.cost < a.cost ? b : a));
+    const [close] = yield* batch([{ setup: 0, candidate: best.candidate, centre: false, closely: true }], 0, on);
+    return close!.point.score.holds;
   };
   for (const group of groups) {
     for (const possible of group) {

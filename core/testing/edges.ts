@@ -33,7 +33,11 @@ export const edgeBases: readonly ChamberRecord[] = [
 ];
 
 /** Accepted chambers with so many fields at an edge of theirs, drawn anew for each. */
-export function* edgeChambers(count: number, fields: number, seed: number): Generator<{ name: string; record: ChamberRecord }> {
+export function* edgeChambers(
+  count: number,
+  fields: number,
+  seed: number,
+): Generator<{ name: string; record: ChamberRecord }> {
   const random = chance(seed);
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
   for (let made = 0; made < count;) {

@@ -2,6 +2,7 @@ import { coldAvailable, coldNeeded, coolerChoice, coolersFor, hasCooler, hasHeat
 import { modelOf, peakHeatOf, peakHeatOfAll } from "../product";
 import { atFirst, printDuration } from "../quantity";
 import { heaterOfPower, heatOf, offered, startNearer, switchToo, watts } from "./remedies";
+import { NEARLY_DONE } from "./job";
 import { coolerRoom } from "./milderRoom";
 import { switchesOf } from "../trial";
 import type { Case, Rule } from "./types";
@@ -51,6 +52,7 @@ export const neverArrives: Rule = (c) => {
     remedies: offered(
       switchToo(c, below ? "heat" : "cold"),
       below && !idle && usual > power ? heaterOfPower(c, usual) : null,
+      below ? null : coolerRoom(c),
     ),
   };
 };
@@ -66,16 +68,20 @@ export const slowArrival: Rule = (c) => {
   const { vessel } = c;
   const { at } = words(c);
   const first = from === 0 || putIn > 0;
+  // A culture that has done its work takes no harm on the way into the cold.
+  const done = !first && (c.result.progress[c.chamber.vessels.indexOf(vessel)] ?? 0) >= NEARLY_DONE;
   const wait =
     modelOf(vessel.product).range(vessel.product) === null
       ? "Allow for that, or start nearer the target."
       : first
         ? "A culture pitched meanwhile works outside its range: let it wait, or start nearer the target."
-        : "The culture works outside of this stage\u2019s band for that long.";
+        : done
+          ? "Nothing spoils meanwhile; the stage is so much shorter."
+          : "The culture works outside of this stage\u2019s band for that long.";
   return {
     id: "slow-arrival",
     // Honey waits without harm; what can spoil, or is alive, does not.
-    severity: honey(c) ? "note" : "warning",
+    severity: honey(c) || done ? "note" : "warning",
     station: "job",
     title: "It takes long to get there",
     text: `${first ? `From ${at(vessel.startTemperature)} it` : "It"} takes ${printDuration(timeToBand - putIn)} to reach the band. ${wait}`,

@@ -51,7 +51,7 @@ describe("the cause of a chase, each checked by taking it away", () => {
   });
 
   it("the product's own heat, where the room itself would never call for cold", () => {
-    const beer = [...steadyRoom(18), heaterOf(40), probeAt("air"), ...apart(1.2)];
+    const beer = [...steadyRoom(18), heaterOf(40), probeAt("air"), ...apart(1)];
     const chase = chaseOn(recordWith(...beer));
     expect(chase.ownHeat).toBe(true);
     expect(chase.text).toMatch(/own heat that calls the cold/);

@@ -7,8 +7,9 @@ import { atFirst } from "../quantity";
 import type { Case, Rule } from "./types";
 import { fromTo, words } from "./words";
 
-/** From this share on a culture has done its work: cold no longer harms it. */
-const NEARLY_DONE = 0.9;
+/** From this share on a culture has done its work: cold no longer harms it; and warmth none from when a rest may begin. */
+export const NEARLY_DONE = 0.9;
+const RESTS_FROM = 0.7;
 
 /** How far a vessel's product had come as the stage began. */
 const progressOf = ({ chamber, result }: Case, id: string): number =>
@@ -27,8 +28,9 @@ export const outsidePacket: Rule = (c) => {
   const { vessel, band, metrics } = c;
   const range = modelOf(vessel.product).range(vessel.product);
   if (!range) return null;
-  const over = band.high - range.high;
-  const under = progressOf(c, vessel.id) >= NEARLY_DONE ? 0 : range.low - band.low;
+  const progress = progressOf(c, vessel.id);
+  const over = progress >= RESTS_FROM ? 0 : band.high - range.high;
+  const under = progress >= NEARLY_DONE ? 0 : range.low - band.low;
   if (Math.max(over, under) <= 0.05) return null;
   const { at, by } = words(c);
   const own = vessel.band !== null && metrics.judged !== AIR;

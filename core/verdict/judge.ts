@@ -25,7 +25,7 @@ import { wiredWrong } from "./wired";
 import { bandsApart, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
 import { absorberFull, humidityOff, iceGrows, mouldGrows, wetInside } from "./moist";
 import { allWell } from "./normal";
-import { limitPassed, noLimitKnown, notReady, saltFirst, slowComeUp, tooCoolToKill } from "./product";
+import { heldUnknown, limitPassed, noLimitKnown, notReady, slowComeUp, tooCoolToKill } from "./product";
 import { nobodyThere, stageStalls, trialTooShort } from "./program";
 import { differentialTooFine, limitsReversed, noAlarm, offsetHides, probeLoose, unitsFight } from "./reading";
 import { boils, fuelEnds, glowTooStrong, iceEnds, oneSided, wastedEnergy } from "./supplies";
@@ -96,7 +96,7 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["program", mouldGrows],
   ["program", iceGrows],
   ["program", absorberFull],
-  ["program", saltFirst],
+  ["program", heldUnknown],
   ["judged", livesAtOneEnd],
   ["judged", airUnseen],
   ["controller", relayWears],

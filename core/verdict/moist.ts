@@ -133,6 +133,9 @@ const whereTo = ({ drained }: MoistResult, drains: boolean, pooled: number): str
       : "What drips runs out through the drain."
     : `There is no drain: ${water(pooled)} lie in the box at the end. Put a tray in, wipe it, or take the water out of the air.`;
 
+/** So much water never runs anywhere, kg. */
+const FEW_DROPS = 0.02;
+
 /** Water that condenses inside: on the wall, on the vessels. */
 export const wetInside: Rule = (c) => {
   const { moisture: m } = c.trial;
@@ -148,7 +151,8 @@ export const wetInside: Rule = (c) => {
     c.chamber.cabinet.fan;
   return {
     id: "wet-inside",
-    severity: live ? "warning" : "note",
+    // What a vessel sweats as it is warmed for its rest dries again; a wall that runs does not stop by itself.
+    severity: live && wall.wetFor > DRIPS && Math.max(wall.most, pooled) > FEW_DROPS ? "warning" : "note",
     station: "box",
     title: wall.wetFor > DRIPS ? "Water runs down the inner wall" : "Vessels sweat",
     text: [

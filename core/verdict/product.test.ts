@@ -54,7 +54,31 @@ describe("what a product says of a trial", () => {
     ["limit-comeUp", "danger", bath(58, 0.16, -18), bath(58, 0.04, -18), 1],
     ["slow-come-up", "warning", bath(58, 0.085), bath(58, 0.03), 1],
     // Codex 12-1981: 40 mg/kg. At 60 °C it is there within days, at 40 °C not within weeks.
-    ["salt-first", "note", [...sausage(12, 1), kind("wholeMuscle")], [...sausage(2, 1), kind("wholeMuscle")], 4],
+    // Food Code 3-501.19: raw and moist, four hours out of the cold in all; salted through, none are counted.
+    ["limit-warmRaw", "danger", [...sausage(12, 1), kind("wholeMuscle")], [...sausage(2, 1), kind("wholeMuscle")], 4],
+    [
+      "limit-warmRaw",
+      "danger",
+      [...sausage(12, 1), kind("wholeMuscle")],
+      [...sausage(12, 1), kind("wholeMuscle"), set("product", "salted", "even")],
+      4,
+    ],
+    // Souring temperature for a week, its pH reached on the second day (common practice, no source).
+    ["limit-warmAfter", "danger", sausage(25, 1), sausage(14, 1), 7],
+    [
+      "limit-warmHeld",
+      "danger",
+      [...sausage(20, 1), kind("hold"), set("product", "holds", "moist")],
+      [...sausage(20, 1), kind("hold"), set("product", "holds", "keeps")],
+      1,
+    ],
+    [
+      "held-unknown",
+      "note",
+      [...sausage(20, 1), kind("hold")],
+      [...sausage(20, 1), kind("hold"), set("product", "holds", "noFood")],
+      1,
+    ],
     ["limit-hmf", "warning", honey(60), honey(40), 5],
     ["limit-diastase", "warning", honey(60), honey(40), 5],
     ["not-ready", "note", sausage(24, 1), honey(40), 4],

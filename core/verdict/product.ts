@@ -1,8 +1,10 @@
-import type { LoadedVessel } from "../model";
+import type { Edit, LoadedVessel } from "../model";
 import {
+  COLD_BELOW,
   COME_UP,
   COUNTS_ABOVE,
   COUNTS_FROM,
+  HOT_ABOVE,
   meets,
   modelOf,
   printFigure,
@@ -19,10 +21,13 @@ import { vesselWords as whose, words } from "./words";
 /** The figures of a vessel's product with their course over the trial. */
 function coursesOf({ trial, chamber }: Case, vessel: LoadedVessel) {
   const index = chamber.vessels.indexOf(vessel);
+  const { trace, finishedAt } = trial;
+  // Once its program is done somebody takes it out: what would become of it in there is nobody's.
+  const counted = finishedAt === null ? trace.bins : Math.max(1, Math.ceil((finishedAt - trace.from) / trace.width));
   return modelOf(vessel.product).observables.flatMap((figure) => {
     const course = trial.trace.figures.find((f) => f.index === index && f.name === figure.name);
     const limit = figure.limit?.(vessel.product) ?? null;
-    return course && limit ? [{ figure, limit, values: course.values }] : [];
+    return course && limit ? [{ figure, limit, values: course.values.subarray(0, counted) }] : [];
   });
 }
 
@@ -148,23 +153,33 @@ export const noLimitKnown: Rule = (c) =>
     ];
   });
 
-/** Whole muscle that hangs warm from the start: its salt has to be even all through first, in the cold. */
-export const saltFirst: Rule = (c) =>
-  c.chamber.vessels.flatMap((vessel, index): Finding[] => {
-    const cold = c.trial.trace.figures.find((f) => f.index === index && f.name === "coldDays")?.values;
-    if (!cold || (cold.findLast(Number.isFinite) ?? 0) >= 1) return [];
+/** Nobody has said what is held at a temperature at which germs grow in moist food. */
+export const heldUnknown: Rule = (c) =>
+  c.chamber.vessels.flatMap((vessel): Finding[] => {
+    const { kind, holds } = vessel.product;
+    if (kind !== "hold" || holds !== "unknown") return [];
+    const warm = c.chamber.stages.some((s) => s.low < HOT_ABOVE && s.high > COLD_BELOW);
+    if (!warm) return [];
     const { at } = words(c);
+    const say = (value: "noFood" | "keeps" | "moist", label: string) => ({
+      id: `holds-${value}`,
+      label,
+      edits: [{ section: "product", field: "holds", id: vessel.id, value } as Edit],
+    });
     return [
       {
-        id: "salt-first",
+        id: "held-unknown",
         about: vessel.id,
         severity: "note",
         station: "job",
-        title: `${whose(c, vessel)}The salt has to be even first`,
-        limit: true,
-        text: `This trial dries it warm from the start. Before that it lies salted at ${at(5)} or below until the salt is even to its core, for one to several weeks by its thickness (common practice). If that is not done yet, take its usual stages.`,
+        title: `${whose(c, vessel)}Nobody has said what it holds`,
+        text: `Between ${at(COLD_BELOW)} and ${at(HOT_ABOVE)} moist food may stay for four hours in all, and no longer (Food Code, from memory). Nothing is said here about whether that is so.`,
         moment: null,
-        remedies: [],
+        remedies: [
+          say("noFood", "It is nothing to eat"),
+          say("keeps", "It keeps by itself: dry, sour, salted or sugared enough"),
+          say("moist", "It is moist food"),
+        ],
       },
     ];
   });

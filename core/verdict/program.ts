@@ -1,11 +1,33 @@
 import { nextAttended, sayEnds, stageName, startHourOf } from "../program";
 import { printDuration } from "../quantity";
-import type { Rule } from "./types";
+import type { Case, Rule } from "./types";
 import { sayDays, words } from "./words";
 
 const HOUR = 3600;
 /** A stage that has ended may wait so long for somebody without a word, s. */
 const PATIENCE = 3 * HOUR;
+
+/** The furthest that a stage without a latest time is reckoned with to go on, s. */
+const LONGEST = 200 * 24 * HOUR;
+
+/** Whether a figure that the stage waits for goes on towards it fast enough to come there by its latest time. */
+function stillMoves({ result, stage, chamber, trial: { trace } }: Case, span: number): boolean {
+  const until = Math.min(stage.latest > 0 ? stage.latest : LONGEST, LONGEST);
+  if (until <= span) return false;
+  return stage.ends.some((end) => {
+    if (end.kind !== "reaches") return false;
+    const { name, id, of } = end.observable;
+    const index = of === "vessels" ? 0 : chamber.vessels.findIndex((v) => v.id === id);
+    const values = trace.figures.find((f) => f.index === index && f.name === name)?.values;
+    if (!values) return false;
+    const at = (time: number) =>
+      values[Math.min(trace.bins - 1, Math.max(0, Math.floor((time - trace.from) / trace.width)))]!;
+    const [half, last] = [at(result.from + span / 2), at(result.to)];
+    // Slower and slower as most things go: by half as fast as over its second half it still comes there.
+    const ahead = last + (((last - half) / (span / 2)) * (until - span)) / 2;
+    return end.comparison === "atLeast" ? ahead >= end.value : ahead <= end.value;
+  });
+}
 
 /** What a stage waits for does not come within the trial: the program stands still there. */
 export const stageStalls: Rule = (c) => {
@@ -14,7 +36,10 @@ export const stageStalls: Rule = (c) => {
   if (waits.length === 0 || result.dueAt !== null || trial.finishedAt !== null) return null;
   // By the clock alone it would have ended later than the trial does: nothing stalls.
   const span = result.to - result.from;
-  if (span < 12 * HOUR) return null;
+  // What has to be held for a while takes at least that long once it is there.
+  const held = Math.max(...waits.map((e) => e.heldFor));
+  if (span < 12 * HOUR + held) return null;
+  if (stillMoves(c, span)) return null;
   const { when } = words(c);
   return {
     id: "stage-stalls",

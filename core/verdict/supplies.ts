@@ -172,7 +172,12 @@ export const wastedEnergy: Rule = (c) => {
   const { energy, reversals } = c.trial.metrics;
   const days = c.trial.metrics.seconds / 86_400;
   const perDay = (j: number) => j / 3.6e6 / days;
-  const undone = Math.min(perDay(energy.heater), perDay(energy.cold) - perDay(energy.product));
+  // Stage by stage: what warms a product for its rest and is taken out for its crash is not for nothing.
+  const undone = c.trial.stages.reduce((sum, { metrics: [first] }) => {
+    const { heater, cold, product, stored } = first!.energy;
+    const held = Math.min(heater - Math.max(0, stored), cold - product - Math.max(0, -stored));
+    return sum + perDay(Math.max(0, held));
+  }, 0);
   if (undone < 0.1 || undone < 0.4 * Math.max(perDay(energy.heater), perDay(energy.cold))) return null;
   const spent = perDay(energy.heater + energy.cooler);
   return {

@@ -1,5 +1,6 @@
 import type { Product } from "../../model";
 import { celsius } from "../../quantity";
+import { COLD_BELOW, HOT_ABOVE, OUT_OF_COLD } from "../sausage";
 import type { ProductModel } from "../shape";
 
 /** Own heat by a typed curve at a moment, W: straight lines between its points, nothing before and after them. */
@@ -16,12 +17,24 @@ export function curveHeat(curve: Product["heatCurve"], hours: number): number {
 export const held: ProductModel = {
   kinds: ["hold"],
   defaults: () => ({}),
-  start: () => ({}),
-  step: (_state, { heatCurve }, _feels, seconds, _span, out) => {
+  start: () => ({ warm: 0 }),
+  step: (state, { heatCurve, holds }, { core }, seconds, span, out) => {
+    if (holds === "moist" && core > COLD_BELOW && core < HOT_ABOVE) state.warm! += span / 3600;
     out.watts = heatCurve.length ? curveHeat(heatCurve, seconds / 3600) : 0;
   },
   peakHeat: ({ heatCurve }) => Math.max(0, ...heatCurve.map((p) => p.watts)),
-  observables: [],
+  observables: [
+    {
+      name: "warmHeld",
+      label: "moist food between 5 and 57 °C",
+      unit: "hours",
+      of: (state) => state.warm!,
+      limit: ({ holds }) =>
+        holds === "moist"
+          ? { value: OUT_OF_COLD, side: "atMost", aim: false, says: "Food Code 3-501.19, from memory" }
+          : null,
+    },
+  ],
   range: () => null,
   hazards: () => [{ id: "freezes", at: celsius(0), within: 0 }],
   readings: [],

@@ -2,7 +2,7 @@ import { celsius } from "../../quantity";
 import { cardinal } from "../cardinal";
 import type { Product } from "../../model";
 import type { Feels, ProductModel, ProductObservable } from "../shape";
-import { degreeHours, degreeHoursAllowed } from "./degreeHours";
+import { COUNTS_ABOVE, degreeHours, degreeHoursAllowed } from "./degreeHours";
 import { DIFFUSIVITY, dryingRate, rimWater, sausageActivity } from "./drying";
 
 /** Cardinal temperatures of a usual starter, °C; its rate an hour, its lag at its best in hours, its seed (estimates). */
@@ -20,6 +20,22 @@ const EVAPORATION = 2.47e6;
 
 const phOf = ({ acid }: Readonly<Record<string, number>>, { startPh, sugar }: Product): number =>
   startPh - FALL * sugar * 1000 * acid!;
+/**
+ * Days that salt needs to the core of whole muscle in the cold: two for each centimetre of thickness, a week at least
+ * (common practice, no source; salt moves in meat at about 3e-10 m²/s, an estimate).
+ */
+export const saltDays = ({ thickness }: Pick<Product, "thickness">): number => Math.max(7, 200 * thickness);
+/** Hours that raw moist food may be out of the cold in all (Food Code 3-501.19, value from memory). */
+export const OUT_OF_COLD = 4;
+/** What is raw and moist is kept at or below this, and what is hot at or above that, °C (Food Code 3-501.16, from memory). */
+export const COLD_BELOW = 5;
+export const HOT_ABOVE = 57;
+/** Hours that a sausage may stay at souring temperature once its pH is reached (common practice, no source). */
+const WARM_AFTER = 72;
+/** CFIA: keeps without a fridge at pH 4.6, at a water activity of 0.85, or at both pH 5.3 and 0.90 (value from memory). */
+export const keepsBy = (pH: number, activity: number): boolean =>
+  pH <= 4.6 || activity <= 0.85 || (pH <= SAFE_PH && activity <= 0.9);
+
 /** How much drier than its middle a surface may be, in water activity, before a hard rim is likely: an estimate. */
 const HARD_RIM = 0.13;
 /** A millimetre of meat evens out within some hours, s: d²/D. */
@@ -45,8 +61,13 @@ const drying: readonly ProductObservable[] = [
     label: "water activity",
     unit: "",
     of: (state, { salt }) => sausageActivity(salt, state.water!),
-    // CFIA: 0.85 alone; with pH 5.3 or below 0.90. Value from memory.
-    limit: () => ({ value: 0.9, side: "atMost", aim: true, says: "keeps unrefrigerated at pH 5.3 or below (CFIA)" }),
+    // A wish of those alone who store it warm. CFIA: 0.85 alone; with pH 5.3 or below 0.90. Value from memory.
+    limit: ({ kind, keepsWarm }) =>
+      keepsWarm
+        ? kind === "sausage"
+          ? { value: 0.9, side: "atMost", aim: true, says: "keeps unrefrigerated at pH 5.3 or below (CFIA)" }
+          : { value: 0.85, side: "atMost", aim: true, says: "keeps unrefrigerated without souring (CFIA)" }
+        : null,
   },
   {
     name: "rim",
@@ -88,6 +109,7 @@ export const sausage: ProductModel = {
     degreeHours: 0,
     highest: -60,
     safe: 0,
+    warmAfter: 0,
     water,
     rim: water,
     mass,
@@ -105,7 +127,8 @@ export const sausage: ProductModel = {
     if (state.safe === 0) {
       state.degreeHours! += degreeHours(core, hours);
       if (phOf(state, product) <= SAFE_PH) state.safe = 1;
-    }
+    } else if (core > COUNTS_ABOVE && !keepsBy(phOf(state, product), sausageActivity(product.salt, state.water!)))
+      state.warmAfter! += hours;
     out.watts = 0;
     out.drying = dry(state, product, feels, span);
   },
@@ -136,6 +159,13 @@ export const sausage: ProductModel = {
         says: "Good Manufacturing Practices for Fermented Sausage: 1200, 1000 or 900 °F·h by its highest temperature",
       }),
     },
+    {
+      name: "warmAfter",
+      label: "at souring temperature after its pH is reached",
+      unit: "hours",
+      of: (state) => state.warmAfter!,
+      limit: () => ({ value: WARM_AFTER, side: "atMost", aim: false, says: "common practice, no source" }),
+    },
     ...drying,
   ],
   range: ({ packetLow, packetHigh }) => ({ low: packetLow, high: packetHigh }),
@@ -149,16 +179,44 @@ export const wholeMuscle: ProductModel = {
   holdsFor: 300,
   dries: true,
   defaults: () => ({ packetLow: celsius(0), packetHigh: celsius(16), thickness: 0.07, salt: 0.03, water: 0.7 }),
-  start: ({ water }, { mass }) => ({ cold: 0, water, rim: water, mass }),
+  start: (product, { mass }) => ({
+    cold: product.salted === "even" ? saltDays(product) : 0,
+    warmRaw: 0,
+    water: product.water,
+    rim: product.water,
+    mass,
+  }),
   step: (state, product, feels, _seconds, span, out) => {
     // Salted meat that is not yet even has to lie at 5 °C or below.
-    if (feels.core <= 5) state.cold! += span / 86_400;
+    if (feels.core <= COLD_BELOW) state.cold! += span / 86_400;
+    else if (state.cold! < saltDays(product)) state.warmRaw! += span / HOUR;
     out.watts = 0;
     out.drying = dry(state, product, feels, span);
   },
   peakHeat: () => 0,
   observables: [
-    { name: "coldDays", label: "days cold enough for salt to even out", unit: "", of: (state) => state.cold! },
+    {
+      name: "coldDays",
+      label: "days cold enough for salt to even out",
+      unit: "",
+      of: (state) => state.cold!,
+      limit: (product) =>
+        product.salted === "even"
+          ? null
+          : {
+              value: saltDays(product),
+              side: "atLeast",
+              aim: true,
+              says: "by its thickness; common practice, no source",
+            },
+    },
+    {
+      name: "warmRaw",
+      label: "warmer than 5 °C before its salt is even",
+      unit: "hours",
+      of: (state) => state.warmRaw!,
+      limit: () => ({ value: OUT_OF_COLD, side: "atMost", aim: false, says: "Food Code 3-501.19, from memory" }),
+    },
     ...drying,
   ],
   range: () => null,

@@ -71,18 +71,21 @@ function smoked(wrapAt: number, air: number) {
 
 // Common practice, no source: an hour and a half to two hours a pound at 107 to 121 °C; a stall of hours at 65 to 75 °C.
 describe("a shoulder of 4.8 kg in 107 to 115 °C of air", () => {
-  it.each([107, 111, 115])("at %d °C it takes 13 to 20 h to 95 °C and loses 25 to 40 %%, most of it by drying", (air) => {
-    const { hours, evaporated, all } = smoked(0, air);
-    expect(hours).toBeGreaterThan(13);
-    expect(hours).toBeLessThan(20);
-    const pounds = 4.8 / 0.4536;
-    expect(hours / pounds).toBeGreaterThan(1.2);
-    expect(hours / pounds).toBeLessThan(2);
-    expect(evaporated).toBeGreaterThan(0.2);
-    expect(evaporated).toBeLessThan(0.28);
-    expect(all).toBeGreaterThan(0.25);
-    expect(all).toBeLessThan(0.4);
-  });
+  it.each([107, 111, 115])(
+    "at %d °C it takes 13 to 20 h to 95 °C and loses 25 to 40 %%, most of it by drying",
+    (air) => {
+      const { hours, evaporated, all } = smoked(0, air);
+      expect(hours).toBeGreaterThan(13);
+      expect(hours).toBeLessThan(20);
+      const pounds = 4.8 / 0.4536;
+      expect(hours / pounds).toBeGreaterThan(1.2);
+      expect(hours / pounds).toBeLessThan(2);
+      expect(evaporated).toBeGreaterThan(0.2);
+      expect(evaporated).toBeLessThan(0.28);
+      expect(all).toBeGreaterThan(0.25);
+      expect(all).toBeLessThan(0.4);
+    },
+  );
 
   it("stands in the stall for hours at less than 2 K/h; wrapped it does not", () => {
     const bare = smoked(0, 110);
