@@ -47,6 +47,7 @@ import { StagePicker } from "./StagePicker";
 import { stationInfo } from "./stations";
 import { ChamberName } from "./ChamberName";
 import { stationTable } from "./stationTable";
+import { useRange } from "./useRange";
 import { useEffects, useTrial } from "./useTrial";
 import { useTrialSize } from "./useTrialSize";
 import { useNarrow, useTyping } from "./useViewport";
@@ -172,7 +173,8 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const next = [...stations.slice(index + 1), ...stations.slice(0, index)].find((s) => !stored.settled.includes(s));
   const settled = stored.settled.includes(station);
   const chamber = useMemo(() => shown && chamberOf(shown, stageId, unitId), [shown, stageId, unitId]);
-  const trial = useShown({ live, effects, kept, trying: attempt?.remedy ?? null }, stageId, unitId);
+  const range = useRange(live);
+  const trial = useShown({ live, effects, range, kept, trying: attempt?.remedy ?? null }, stageId, unitId);
   if (!chamber) return <FirstMoment record={stored} live={live} />;
   const { record } = chamber;
   const { screen: Screen, aside: Aside, dock: Dock } = stationTable[station];
@@ -313,14 +315,14 @@ const chamberOf = (
 
 /** What is on show of the trial, as one thing that changes only when something of it does. */
 function useShown(
-  { live, effects, kept, trying }: Pick<BenchTrial, "live" | "effects" | "kept" | "trying">,
+  { live, effects, kept, trying, range }: Pick<BenchTrial, "live" | "effects" | "kept" | "trying" | "range">,
   stageId: string | null,
   unitId: string | null,
 ): BenchTrial {
   const { answer, of: asked, busy, failed, count, round, again } = live;
   return useMemo((): BenchTrial => {
     const shown = { answer, of: asked, busy, failed, count, round, again };
-    const rest = { live: shown, effects, kept, trying, verdicts: answer?.verdicts ?? NO_VERDICTS };
+    const rest = { live: shown, effects, range, kept, trying, verdicts: answer?.verdicts ?? NO_VERDICTS };
     if (!answer || !asked) return { ...rest, of: null, result: null, metrics: null, calm: null, judged: "product" };
     const looked = lookedAt(answer.plan, stageId, unitId);
     const result = answer.trial.stages.find((r) => r.id === looked.stage.id) ?? null;
@@ -335,7 +337,7 @@ function useShown(
       calm: heldIn(answer.calm.find((r) => r.id === looked.stage.id)),
       judged: first ? judgedName(first, looked.chamber.vessels) : looked.stage.of,
     };
-  }, [answer, asked, busy, failed, count, round, again, effects, kept, trying, stageId, unitId]);
+  }, [answer, asked, busy, failed, count, round, again, effects, range, kept, trying, stageId, unitId]);
 }
 const NO_VERDICTS: Verdict[] = [];
 

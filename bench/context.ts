@@ -16,6 +16,7 @@ import type {
 import type { ControlPlan, Metrics, Plan, StagePlan, StageResult, Trial, UnitPlan } from "@/core/trial";
 import type { Effect, Remedy, Verdict } from "@/core/verdict";
 import { useWorkshop } from "@/workshop";
+import type { RangeHold } from "./useRange";
 import type { LiveTrial } from "./useTrial";
 
 /** A trial put aside to compare others with. */
@@ -57,6 +58,8 @@ export interface BenchTrial {
   calm: Metrics | null;
   verdicts: Verdict[];
   effects: Record<string, Effect[] | undefined>;
+  /** Between what it may come out, and when it may be ready. */
+  range: RangeHold;
   /** What the line of the judged temperature is called: "product", "air" in a smoker, "vessel 1" of several. */
   judged: string;
   /** A trial kept for comparison. */

@@ -1,7 +1,8 @@
 // Whether advised settings keep heat and cold apart over all that the estimates of a box can be, on random chambers.
 import { SPAN, withShares, type Shares } from "@/core/chamber";
 import type { Chamber, Settings } from "@/core/model";
-import { chance, randomChambers } from "@/core/testing/randomChambers";
+import { chance } from "@/core/quantity";
+import { randomChambers } from "@/core/testing/randomChambers";
 import { planOf, runTrial, trialWith } from "@/core/trial";
 import { CHASE_PER_DAY } from "@/core/verdict";
 
@@ -11,7 +12,7 @@ const [DAYS, STEP] = [3, 10];
 
 const random = chance(11);
 const drawn = (): Shares => {
-  const share = (name: keyof Shares) => SPAN[name][0] + random() * (SPAN[name][1] - SPAN[name][0]);
+  const share = (name: keyof typeof SPAN) => SPAN[name][0] + random() * (SPAN[name][1] - SPAN[name][0]);
   return { films: share("films"), radiated: share("radiated"), stored: share("stored"), given: share("given") };
 };
 

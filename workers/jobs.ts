@@ -17,6 +17,7 @@ import {
   type Tried,
 } from "@/core/recommend";
 import {
+  ensembleSteps,
   planBack,
   planOf,
   stretchOf,
@@ -24,10 +25,12 @@ import {
   trialSteps,
   usualGrace,
   type BackPlanned,
+  type Ensemble,
   type FailureGrace,
   type KeptRun,
   type Metrics,
   type Plan,
+  type Shown,
   type StageResult,
   type Trace,
   type Trial,
@@ -167,6 +170,18 @@ export const jobs = {
   *grace({ plan, metrics }: { plan: Plan; metrics: Metrics }): Work<FailureGrace[]> {
     yield readingsFor(plan.chamber);
     return usualGrace(plan, metrics);
+  },
+
+  /** Between what a trial's products may come out, and when they may be ready: trials of their own. */
+  *range({ record, shown }: { record: ChamberRecord; shown: Shown }, { progress }: Around): Work<Ensemble> {
+    yield readingsFor(record);
+    const steps = ensembleSteps(planOf(record), shown);
+    for (;;) {
+      const { done, value } = steps.next();
+      if (done) return value;
+      if (value) progress(value satisfies SearchProgress);
+      yield;
+    }
   },
 
   /** When a program has to begin to be ready by a moment in nine of ten cases. */

@@ -23,6 +23,7 @@ const LONGEST: Record<JobName, number> = {
   weigh: 120_000,
   grace: 120_000,
   planBack: 300_000,
+  range: 120_000,
   gentlest: 300_000,
   recommend: 600_000,
   readRoom: 600_000,

@@ -28,7 +28,7 @@ export function AirLane({ trace, view }: { trace: Trace; view: View }) {
             width={trace.width}
             view={view}
             limit={null}
-            spread={{ slow: humidity.low, fast: humidity.high, from: trace.from, width: trace.width }}
+            spread={{ low: humidity.low, high: humidity.high, from: trace.from, width: trace.width }}
             label={`Relative humidity of the air, % \u00b7 shade: lowest and highest over what is estimated${wanted.length > 0 ? ` \u00b7 wanted ${wanted.join(", ")}` : ""}`}
             print={percent}
             total={total}

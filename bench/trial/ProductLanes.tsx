@@ -1,29 +1,30 @@
 "use client";
 
-import { useMemo } from "react";
 import { modelOf, printFigure, signsOf } from "@/core/product";
 import { atFirst } from "@/core/quantity";
-import { judgedName, readyRanges, spreadOf, type ReadyRange, type Trace, type Trial } from "@/core/trial";
+import { judgedName, type FigureRange, type ReadyRange, type Trace, type Trial } from "@/core/trial";
 import { FigureLane, LEFT, RIGHT, type View } from "@/parts/trace";
 import { useChamber, usePreferences, useShownTrial } from "../context";
 import { useMoments } from "../useMoments";
 import { Readings } from "./Readings";
 import { Sized } from "./Sized";
 
-/** When it is ready: a range, since its pace is an estimate. */
-function sayReady({ soon, usual, late }: ReadyRange, { days }: Trial, at: (s: number) => string): string {
-  if (soon === null) return `Not ready within ${days === 1 ? "1 day" : `${days} days`}, even where it is quick.`;
-  const end = late === null ? "some time after this trial" : at(late);
+/** When it is ready: a range, since its pace, its box and the weather are estimates. */
+function sayReady({ soon, usual, late }: ReadyRange, at: (s: number) => string): string {
+  if (soon === null) return "Not ready within what was looked at, even where it is quick.";
+  const end = late === null ? "later than was looked at" : at(late);
   return `Ready between ${at(soon)} and ${end}${usual === null ? "" : `; usually at ${at(usual)}`}.`;
 }
+
+const NO_RANGES: FigureRange[] = [];
 
 /** What becomes of the products, figure by figure, in the scale of time of the trace above. */
 export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trace; view: View }) {
   const { chamber: now, record } = useChamber();
   // What the trial was run on: the hand may have gone on already.
   const chamber = useShownTrial().of?.chamber ?? now;
-  const spreads = useMemo(() => spreadOf(chamber, trial), [chamber, trial]);
-  const ready = useMemo(() => readyRanges(chamber, trial.trace, spreads), [chamber, trial, spreads]);
+  const { range, progress, failed } = useShownTrial().range;
+  const spreads = range?.figures ?? NO_RANGES;
   const { scale } = usePreferences();
   const say = useMoments(trial);
   const lanes = chamber.vessels.flatMap(({ product, id }, index) =>
@@ -50,15 +51,29 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
     <section className="grid grid-cols-1 gap-1" aria-label="What becomes of it">
       <h3 className="text-lg">What becomes of it</h3>
       <p className="quiet max-w-prose">
-        By the usual course of such a product at the temperatures of this trial: an estimate, with a shade for what nine
-        of ten would be. A thick stroke stands where what is wanted is reached. A reading decides.
+        The line is the usual course of such a product: an estimate. The shade lies between what nine of ten would be,
+        by trials of their own in which product, box, heater and room are other than usual, all together. A thick stroke
+        stands where what is wanted is reached. A reading decides.
       </p>
-      {ready.map((range) => (
-        <p key={range.index}>
-          {chamber.vessels.length > 1 && `${atFirst(judgedName(chamber.vessels[range.index]!.id, chamber.vessels))}: `}
-          <strong>{sayReady(range, trial, say)}</strong>
-        </p>
-      ))}
+      <div role="status">
+        {range?.ready.map((ready) => (
+          <p key={ready.index}>
+            {ready.index >= 0 &&
+              chamber.vessels.length > 1 &&
+              `${atFirst(judgedName(chamber.vessels[ready.index]!.id, chamber.vessels))}: `}
+            <strong>{sayReady(ready, say)}</strong>
+          </p>
+        ))}
+        {!range && (
+          <p className="quiet">
+            {failed
+              ? "Between when and when it is ready could not be worked out. The usual course stands."
+              : progress
+                ? `Working out between when and when it is ready: ${progress.done} of ${progress.of} trials.`
+                : "Between when and when it is ready is worked out next."}
+          </p>
+        )}
+      </div>
       {lanes.map(({ figure, course, product, spread, label, read, key }) => (
         <Sized key={key} className="h-[62px]">
           {(total) => (

@@ -7,7 +7,7 @@ import type { Chamber, Edit, Reading } from "@/core/model";
 import { localMoment, localSeconds } from "@/core/program";
 import { modelOf, printFigure, type ProductObservable } from "@/core/product";
 import { atFirst, printNumber } from "@/core/quantity";
-import { judgedName, paceBy, readAgainst, type FigureSpread, type Trial } from "@/core/trial";
+import { judgedName, paceBy, readAgainst, type FigureRange, type Trial } from "@/core/trial";
 import { Fold } from "@/parts/common";
 import { DateField, NumberField, plainKind, Select } from "@/parts/fields";
 import { useActions, useChamber, usePreferences } from "../context";
@@ -43,7 +43,7 @@ export function Readings({
 }: {
   trial: Trial;
   chamber: Chamber;
-  spreads: readonly FigureSpread[];
+  spreads: readonly FigureRange[];
 }) {
   const { record } = useChamber();
   const { change } = useActions();
@@ -156,7 +156,7 @@ interface LineProps {
   trial: Trial;
   chamber: Chamber;
   choice: Choice;
-  spreads: readonly FigureSpread[];
+  spreads: readonly FigureRange[];
   /** The last reading of its vessel: the one that says at what pace it goes. */
   newest: boolean;
   scale: "C" | "F";
@@ -171,10 +171,7 @@ function ReadingLine({ reading, trial, chamber, choice, spreads, newest, scale }
   const against = useMemo(() => readAgainst(chamber, trial, spreads, reading), [chamber, trial, spreads, reading]);
   const share = useMemo(() => (newest ? paceBy(chamber, trial, reading) : null), [chamber, trial, reading, newest]);
   const { product } = chamber.vessels.find((v) => v.id === reading.vessel)!;
-  const within =
-    against &&
-    reading.value >= Math.min(against.slow, against.fast) &&
-    reading.value <= Math.max(against.slow, against.fast);
+  const within = against && reading.value >= against.low && reading.value <= against.high;
   const pace = share === null ? null : product.pace * share;
   const worth = pace !== null && Math.abs(share! - 1) > SAME && pace >= 0.2 && pace <= 5;
   return (
@@ -185,7 +182,7 @@ function ReadingLine({ reading, trial, chamber, choice, spreads, newest, scale }
         {against && (
           <span className="quiet">
             ; by the course {print(against.usual)}, {within ? "within" : "outside of"} what nine of ten would be (
-            {print(Math.min(against.slow, against.fast))} to {print(Math.max(against.slow, against.fast))})
+            {print(against.low)} to {print(against.high)})
           </span>
         )}
         {!against && <span className="quiet">; the trial does not come to it</span>}

@@ -1,11 +1,12 @@
 "use client";
 
 import { ChevronDown, ChevronUp, Maximize2, Minimize2 } from "lucide-react";
-import { printDuration } from "@/core/quantity";
-import type { Trial } from "@/core/trial";
-import { trialLengths } from "@/core/model";
+import { trialLengths, type Chamber } from "@/core/model";
+import { atFirst, printDuration } from "@/core/quantity";
+import { judgedName, type Trial } from "@/core/trial";
 import { lengthField, setPreferences } from "@/workshop";
 import { useChamber, usePreferences, useShownTrial } from "../context";
+import type { RangeHold } from "../useRange";
 import { VerdictTitle } from "../VerdictTitle";
 
 export type TrialSize = "folded" | "open" | "full";
@@ -21,7 +22,7 @@ interface Props {
 
 /** The trial's own line: what came out, how long it is, how large it is shown. */
 export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
-  const { live, verdicts } = useShownTrial();
+  const { live, verdicts, of, range } = useShownTrial();
   const trial = live.answer?.trial;
   const worst = verdicts[0];
   const full = size === "full";
@@ -40,7 +41,11 @@ export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
               <VerdictTitle verdict={worst} />
             ) : (
               <span className="quiet">
-                {trial ? (narrow ? arrivalOf(trial) : `${arrivalOf(trial)}, ${starts(trial)}`) : "running …"}
+                {trial && of
+                  ? narrow
+                    ? arrivalOf(trial, of.chamber, range)
+                    : `${arrivalOf(trial, of.chamber, range)}, ${starts(trial)}`
+                  : "running …"}
               </span>
             )}
           </span>
@@ -107,16 +112,31 @@ function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
   );
 }
 
-/** How far it comes: into its band, or through its program. */
-function arrivalOf(trial: Trial): string {
-  const { stages, finishedAt, metrics } = trial;
-  if (stages.length > 1)
-    return finishedAt === null
-      ? `comes to stage ${stages.length}`
-      : `its program is done after ${printDuration(finishedAt)}`;
-  const { timeToBand } = metrics;
-  if (timeToBand === null) return "never in its band";
-  return timeToBand === 0 ? "in its band from the start" : `in its band after ${printDuration(timeToBand)}`;
+/** When it is ready, once that is known: the one answer that stands everywhere. */
+function readyIn({ range }: RangeHold): string | null {
+  const [first] = range?.ready ?? [];
+  if (!first || first.soon === null) return null;
+  const usual = first.usual === null ? "" : `ready after ${printDuration(first.usual)}`;
+  return `${usual}${usual ? ", " : "ready "}between ${printDuration(first.soon)} and ${first.late === null ? "later than was looked at" : printDuration(first.late)}`;
+}
+
+/** How far it comes: through its program, or how much of the time what is judged is in its band, and since when. */
+function arrivalOf(trial: Trial, chamber: Chamber, range: RangeHold): string {
+  const { stages, finishedAt, metrics, days } = trial;
+  if (chamber.stages.length > 1) {
+    const ready = readyIn(range);
+    if (finishedAt !== null) return ready ?? `ready after ${printDuration(finishedAt)}`;
+    return `not ready in ${lengthWords(days)}, stage ${stages.length} of ${chamber.stages.length}${ready ? `; ${ready}` : ""}`;
+  }
+  if (finishedAt !== null) return readyIn(range) ?? `ready after ${printDuration(finishedAt)}`;
+  const { timeToBand, inBand, putIn } = metrics;
+  const name = atFirst(judgedName(metrics.judged, chamber.vessels));
+  if (timeToBand === null) return `${name} never in its band`;
+  const first = timeToBand - putIn < 60 ? "from the start" : `after ${printDuration(timeToBand - putIn)}`;
+  // Two things: when it is there for the first time, and how much of the time since then.
+  return inBand > 0.995
+    ? `${name} in its band ${first}`
+    : `${name} in its band ${Math.floor(inBand * 100)} % of the time, first ${first}`;
 }
 
 function starts({ metrics, days }: Trial): string {

@@ -12,10 +12,12 @@ export interface Shares {
   /** What bodies of heaters and coolers store, and what they give to the air. */
   stored: number;
   given: number;
+  /** What goes out through walls and seals; as estimated where nothing is said. */
+  loss?: number;
 }
 
 /** How far each may be off: half to one and a half, and radiation by a tenth or so, since its law is known (estimates). */
-export const SPAN: Readonly<Record<keyof Shares, readonly [number, number]>> = {
+export const SPAN: Readonly<Record<Exclude<keyof Shares, "loss">, readonly [number, number]>> = {
   films: [0.5, 1.5],
   radiated: [0.85, 1.05],
   stored: [0.5, 1.5],
@@ -23,10 +25,10 @@ export const SPAN: Readonly<Record<keyof Shares, readonly [number, number]>> = {
 };
 
 /** A wall's loss is known by its layers: a seal that leaks and wet foam are what may be more. */
-const LOSS_SPAN = [0.85, 1.3] as const;
+export const LOSS_SPAN = [0.85, 1.3] as const;
 /** Of any other estimate: half to one and a half of it. */
 const USUAL_SPAN = [0.5, 1.5] as const;
-const shareOf: Partial<Record<string, keyof Shares>> = {
+const shareOf: Partial<Record<string, keyof typeof SPAN>> = {
   airToLining: "films",
   filmToAir: "films",
   bodyCapacity: "stored",
@@ -66,7 +68,7 @@ export const CORNERS: readonly Shares[] = [
 export function withShares(chamber: Chamber, shares: Shares): Chamber {
   const { cabinet, thermal } = chamber;
   const estimates = thermalDefaults(cabinet, chamber.vessels[0]!);
-  const of = (name: "airToLining" | "filmToAir" | "filmToLining", share: number) =>
+  const of = (name: "airToLining" | "filmToAir" | "filmToLining" | "liningToRoom" | "airToRoom", share: number) =>
     thermal[name] === estimates[name] ? thermal[name] * share : thermal[name];
   const body = <D extends Heater | Cooler>(device: D, estimate: Pick<D, "bodyCapacity" | "toAir">): D => ({
     ...device,
@@ -78,6 +80,8 @@ export function withShares(chamber: Chamber, shares: Shares): Chamber {
     thermal: {
       ...thermal,
       airToLining: of("airToLining", shares.films),
+      liningToRoom: of("liningToRoom", shares.loss ?? 1),
+      airToRoom: of("airToRoom", shares.loss ?? 1),
       filmToAir: of("filmToAir", shares.films),
       // In a kettle or a jacket it is contact, and known no better than any film.
       filmToLining: of("filmToLining", isStillAir(cabinet.kind) ? shares.radiated : shares.films),

@@ -34,8 +34,7 @@ export function contradictions(chamber: Chamber): string[] {
   const inside = insideOf(cabinet);
   if (Math.min(inside.height, inside.width, inside.depth) < 0.05)
     found.push("With walls this thick hardly any room is left inside. Make the walls thinner or the cabinet larger.");
-  if (chamber.vessels[0]!.putIn > 0)
-    found.push("The first vessel is there from the beginning. Add another one, and put that in later.");
+  if (chamber.vessels[0]!.putIn > 0) found.push("The first vessel is in from the beginning. Put the other one later.");
   for (const { unit } of chamber.controllers) {
     if (unit.setpointLow >= unit.setpointHigh)
       found.push("The unit\u2019s lowest setpoint has to be below its highest. Change the other one first.");

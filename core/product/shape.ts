@@ -68,6 +68,13 @@ export interface Hazard {
   within: number;
 }
 
+/** A factor that a product's state holds, and the ends between which nine of ten lie (estimates). */
+export interface Unknown {
+  name: string;
+  low: number;
+  high: number;
+}
+
 /** A reading that tells where a product stands, beside its temperature. */
 export type ReadingName = "gravity" | "pH" | "weight" | "core" | "iodine" | "look";
 
@@ -104,4 +111,6 @@ export interface ProductModel {
   range: (product: Product) => { low: Temperature; high: Temperature } | null;
   hazards: (product: Product) => Hazard[];
   readings: readonly ReadingName[];
+  /** What else is not known of it, beside its pace or its thickness: factors in its state, 1 as is usual. */
+  unknowns?: readonly Unknown[];
 }

@@ -1,3 +1,4 @@
+export * from "./chance";
 export * from "./clock";
 export * from "./degrees";
 export * from "./parse";

@@ -2,7 +2,7 @@ import * as z from "zod/mini";
 import { jobEdits, jobs, tryEdits } from "../chamber";
 import { applyEdits, sectionShapes, type ChamberRecord, type Edit, type SectionName } from "../model";
 import { recordWith } from "./build";
-import { chance } from "./randomChambers";
+import { chance } from "../quantity";
 
 interface JsonField {
   minimum?: number;

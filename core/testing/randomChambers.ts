@@ -1,18 +1,7 @@
 import { tryEdits } from "../chamber";
 import { cabinetKinds, probePlaces, unitKinds, type ChamberRecord, type Edit } from "../model";
-import { celsius, kelvins } from "../quantity";
+import { celsius, chance, kelvins } from "../quantity";
 import { recordWith } from "./build";
-
-/** Mulberry32: the same chambers for the same seed, in a test and in the benchmark. */
-export function chance(seed: number) {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
 
 const edit = (section: string, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
 

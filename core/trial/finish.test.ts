@@ -3,13 +3,17 @@ import { applyEdits, type CabinetKind, type ChamberRecord, type Edit } from "../
 import { isAttended, localSeconds } from "../program";
 import { trialOf } from "./input";
 import { planBack, type BackPlanned } from "./finish";
-import { lateDeviations, slower } from "./paces";
+import { chance } from "../quantity";
+import { coarse, drawnChamber } from "../testing/draws";
+import { tries } from "../testing/hard";
+import { lateDeviations } from "./paces";
 import { planOf } from "./plan";
 import { runTrial } from "./runTrial";
 import { doneAt } from "./todo";
 
 const edit = (section: string, field: string, value: unknown) => ({ section, field, value }) as Edit;
 const DAY = 86_400;
+const SEED = Number(process.env.HARD_SEED ?? 20261201);
 
 function programOf(job: string, box: CabinetKind, ...edits: Edit[]): ChamberRecord {
   const fresh = newChamber("back", "Back", "2026-01-01T00:00:00.000Z");
@@ -30,17 +34,6 @@ function drive(steps: Generator<undefined, BackPlanned>): BackPlanned {
   }
 }
 
-/** Normal deviates from a seed, by Mulberry32 and Box and Muller. */
-function deviates(seed: number): () => number {
-  const uniform = () => {
-    seed = (seed + 0x6d2b79f5) | 0;
-    let t = Math.imul(seed ^ (seed >>> 15), 1 | seed);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-  return () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
-}
-
 describe("a program planned backwards from its finish", () => {
   const attended = [edit("program", "attendedFrom", 7), edit("program", "attendedTo", 22)];
   it.each([
@@ -57,7 +50,7 @@ describe("a program planned backwards from its finish", () => {
     ],
     ["honey in a warm box", programOf("honey", "warmBox", ...attended), "2026-03-20T20:00"],
     ["tempeh in a foam box", programOf("tempeh", "foam", ...attended), "2026-03-20T12:00"],
-  ])("%s: ready in time in nine of ten of seeded draws, stages and bands as they were", (_says, record, finishBy) => {
+  ])("%s: its slow case is ready in time, stages and bands as they were", (_says, record, finishBy) => {
     const plan = planOf(record);
     const back = drive(planBack(plan, finishBy));
     if (!back.ok) throw new Error(back.problem);
@@ -77,20 +70,36 @@ describe("a program planned backwards from its finish", () => {
       expect(away.map((a) => a.from + localSeconds(startsAt))).toEqual(
         plan.chamber.program.away.map((a) => a.from + localSeconds(begun)),
       );
-    const next = deviates(20260301);
-    const draws = 20;
-    let inTime = 0;
-    for (let i = 0; i < draws; i++) {
-      const chamber = {
-        ...plan.chamber,
-        program: { ...plan.chamber.program, startsAt, away },
-        vessels: plan.chamber.vessels.map((v) => ({ ...v, product: slower(v.product, next()) })),
-      };
-      const done = doneAt(chamber, runTrial(trialOf({ ...plan, chamber }, Math.ceil(lateDone / DAY) + 1, 20)));
-      if (done !== null && localSeconds(startsAt) + done <= localSeconds(finishBy)) inTime++;
-    }
-    expect(inTime).toBeGreaterThanOrEqual(0.9 * draws);
   });
+
+  /** Every job that has usual stages and comes to an end, in its first box. */
+  const all = jobs.filter((j) => !["serve", "hold", "wine", "cider", "mead", "spontaneous"].includes(j.id));
+  const some = process.env.HARD ? all : all.filter((j) => ["ale", "tempeh", "smoke", "bath"].includes(j.id));
+  it.each(some.map((j) => [j.id, j.boxes[0]!] as const))(
+    "%s in a %s: 85 of 100 draws of product, box, room, thickness and power together are in time",
+    (id, box) => {
+      const plan = planOf(programOf(id, box, ...attended));
+      const finishBy = "2026-06-20T20:00";
+      const back = drive(planBack(plan, finishBy));
+      if (!back.ok) throw new Error(back.problem);
+      const { startsAt, away, lateDone } = back.plan;
+      const draws = tries(10, 100);
+      const random = chance(SEED);
+      let inTime = 0;
+      for (let i = 0; i < draws; i++) {
+        const drawn = drawnChamber({ ...plan.chamber, program: { ...plan.chamber.program, startsAt, away } }, random);
+        const days = Math.ceil(lateDone / DAY) + 1;
+        const done = doneAt(
+          drawn,
+          runTrial({ ...trialOf({ ...plan, chamber: drawn }, days, coarse(box)), lean: true }),
+        );
+        if (done !== null && localSeconds(startsAt) + done <= localSeconds(finishBy)) inTime++;
+      }
+      if (process.env.HARD) console.log(`planned backwards, ${id} in a ${box}: ${inTime} of ${draws} in time`);
+      expect(inTime).toBeGreaterThanOrEqual(0.85 * draws);
+    },
+  );
+
   it("says what it wants where it cannot: an end, or dates for the days away", () => {
     const fresh = newChamber("back", "Back", "2026-01-01T00:00:00.000Z");
     const open = drive(planBack(planOf(fresh), "2026-03-20T20:00"));

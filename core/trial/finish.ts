@@ -1,7 +1,9 @@
 import type { Program } from "../model";
 import { isAttended, localMoment, localSeconds } from "../program";
-import { trialOf } from "./input";
-import { lateDeviations, slower, spanOf } from "./paces";
+import { roughlyDone } from "./ensemble";
+import { trialOf, type TrialInput } from "./input";
+import { memberPlan, membersOf, memberUnknowns, type Member } from "./members";
+import { spanOf } from "./paces";
 import type { Plan } from "./planWith";
 import { trialSteps, type Trial } from "./runTrial";
 import { doneAt, stageSpans, type StageSpan } from "./todo";
@@ -36,27 +38,35 @@ export interface BackPlan {
 
 export type BackPlanned = { ok: true; plan: BackPlan } | { ok: false; problem: string };
 
-/** The plan for another beginning, with products slower than usual by so many deviations. */
-function planFrom(plan: Plan, startsAt: string, away: Program["away"], deviations: number): Plan {
+/** The plan for another beginning, as usual or for a member of its ensemble. */
+function planFrom(plan: Plan, startsAt: string, away: Program["away"], member: Member | null): Plan {
   const { chamber } = plan;
-  return {
-    ...plan,
-    chamber: {
-      ...chamber,
-      program: { ...chamber.program, startsAt, away },
-      vessels: chamber.vessels.map((v) => ({ ...v, product: slower(v.product, deviations) })),
-    },
-  };
+  const moved = { ...plan, chamber: { ...chamber, program: { ...chamber.program, startsAt, away } } };
+  return member ? memberPlan(moved, member) : moved;
 }
 
 /** A trial long enough for the program to be done in it, if there is one. */
-function* untilDone(plan: Plan): Generator<undefined, { trial: Trial; done: number } | null> {
+function* untilDone(
+  plan: Plan,
+  unknowns?: TrialInput["unknowns"],
+): Generator<undefined, { trial: Trial; done: number } | null> {
   for (const days of LENGTHS) {
-    const { trial } = yield* trialSteps(trialOf(plan, days));
+    const { trial } = yield* trialSteps({ ...trialOf(plan, days), ...(unknowns ? { unknowns } : {}) });
     const done = doneAt(plan.chamber, trial);
     if (done !== null) return { trial, done };
   }
   return null;
+}
+
+/** Of some members of a chamber's ensemble the one that is done last, by rough trials of each; null where one is never done. */
+function* slowest(plan: Plan, members: readonly Member[]): Generator<undefined, Member | null> {
+  let last: { member: Member; done: number } | null = null;
+  for (const member of members) {
+    const done = yield* roughlyDone(plan, member);
+    if (done === null) return null;
+    if (!last || done > last.done) last = { member, done };
+  }
+  return last!.member;
 }
 
 /**
@@ -76,7 +86,9 @@ export function* planBack(plan: Plan, finishBy: string): Generator<undefined, Ba
   if (plan.chamber.stages.some((s) => s.ends.some((e) => e.kind === "date")))
     return { ok: false, problem: "A stage ends at a date. Let it end after a time, or at a figure, first." };
   const varied = vessels.filter((v) => spanOf(v.product)).length;
-  const deviations = varied > 0 ? lateDeviations(varied) : 0;
+  const members = membersOf(plan.chamber);
+  /** The slow case: found once, and looked for again where the beginning has moved it. */
+  let slow: Member | null = null;
   // Days away on the calendar: s since 1970, as all local moments here.
   const begun = program.startsAt ? localSeconds(program.startsAt) : 0;
   const away = program.away.map(({ from, to }) => ({ from: from + begun, to: to + begun }));
@@ -91,8 +103,11 @@ export function* planBack(plan: Plan, finishBy: string): Generator<undefined, Ba
   const wanted = localSeconds(finishBy);
   const tried = new Map<number, { trial: Trial; done: number } | null>();
   function* from(start: number) {
-    if (!tried.has(start))
-      tried.set(start, yield* untilDone(planFrom(plan, localMoment(start), awayFrom(start), deviations)));
+    if (!tried.has(start)) {
+      const moved = planFrom(plan, localMoment(start), awayFrom(start), null);
+      slow ??= yield* slowest(moved, members);
+      tried.set(start, slow ? yield* untilDone(memberPlan(moved, slow), memberUnknowns(moved.chamber, slow)) : null);
+    }
     return tried.get(start)!;
   }
   const never =
@@ -117,7 +132,7 @@ export function* planBack(plan: Plan, finishBy: string): Generator<undefined, Ba
   if (best === null)
     return { ok: false, problem: "No beginning was found from which it is ready by then and somebody is there." };
   const late = tried.get(best)!;
-  const usual = yield* untilDone(planFrom(plan, localMoment(best), awayFrom(best), 0));
+  const usual = yield* untilDone(planFrom(plan, localMoment(best), awayFrom(best), null));
   if (!usual) return { ok: false, problem: never };
   return {
     ok: true,

@@ -1,6 +1,7 @@
 export * from "./deviceMetrics";
 export * from "./discretise";
 export * from "./energy";
+export * from "./ensemble";
 export * from "./events";
 export * from "./grace";
 export * from "./finish";
@@ -11,6 +12,7 @@ export * from "./input";
 export * from "./inset";
 export * from "./matrix";
 export { memo } from "./memo";
+export * from "./members";
 export * from "./metrics";
 export * from "./modes";
 export * from "./moistResult";

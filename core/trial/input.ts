@@ -13,6 +13,10 @@ export interface TrialInput {
   dt: number;
   /** Clock hour at which it starts, 0..24. */
   startHour: number;
+  /** Only how far products come is asked: water is moved as often as they, and only as is usual. */
+  lean?: boolean;
+  /** Of each vessel: factors of its product that are other than usual, by their names; none where nothing is said. */
+  unknowns?: readonly Readonly<Record<string, number>>[];
 }
 
 /** Default step, s: short against every lag that decides a switching. */

@@ -15,12 +15,16 @@ const WET = 0.01;
 /** A change of heat that a step is worked out anew for, W. */
 const LEAST = 0.02;
 
+/** Where only the course of products is asked, s. */
+const LEAN_HOLD = 300;
+
 /**
  * How often the water is moved on, s: a compressor's plate turns cold and warm within minutes, and the products move at
  * every so many of its steps or it at theirs. Twice a products' step comes to what thrice comes to, within 1 % of what
  * dries; fifteen times as often, sausage between a humidifier and a dehumidifier gives off 7 % more.
  */
-export function moistHold({ network }: Run, products: number): number {
+export function moistHold({ network, input }: Run, products: number): number {
+  if (input.lean) return Math.max(products, LEAN_HOLD);
   const cold = network.coolers.some((c) => c.law.power > 0);
   if (!cold) return Math.max(products, 300);
   return products < 120 ? 2 * products : products / 2;
@@ -71,7 +75,7 @@ export function humidityAhead(run: Run, span: number, power: boolean): number | 
 
 /** Moves the water on over the coming span and says whether the heat that goes with it has changed. */
 export function moveMoisture(run: Run, span: number, power: boolean): boolean {
-  const { moist, state, at } = run;
+  const { moist, state, at, input } = run;
   const m = state.moisture;
   if (!moist || !m) return false;
   const { evaporated } = state;
@@ -79,7 +83,7 @@ export function moveMoisture(run: Run, span: number, power: boolean): boolean {
   for (let v = 0; v < evaporated.length; v++) given += evaporated[v]!;
   m.given = given / PRODUCT_EVAPORATION;
   // The ends of the estimates move on at every second step, by twice as much.
-  const upTo = (m.moves++ & 1) === 1 ? moist.around.length : 1;
+  const upTo = !input.lean && (m.moves++ & 1) === 1 ? moist.around.length : 1;
   const coming: Coming = { span, power, door: doorOver(run, span), upTo };
   const temperatures = temperaturesNow(run, moist);
   meet(run, moist, coming, temperatures);

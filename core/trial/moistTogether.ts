@@ -11,13 +11,14 @@ import type { Run } from "./run";
  */
 
 /** Answered one after the other, a step is stable as long as what it answers with is below this share of what it met. */
-const LOOSE = 0.4;
+const LOOSE = 0.8;
 /** Vapour in balance rises by so much of itself a kelvin (Clausius and Clapeyron, about 20 °C). */
 const RISES = 0.063;
 const MOST_TURNS = 25;
 /** A difference for slopes, the nearest that temperatures are solved to, and the furthest that one turn goes, K. */
 const NUDGE = 0.01;
 const NEAR = 1e-6;
+const NEAR_ENOUGH = 0.05;
 const FURTHEST = 8;
 
 /** The node to which each part of the water's heat goes: the air, the lining, each cooler, each vessel’s skin. */
@@ -85,8 +86,9 @@ function eliminate(a: Float64Array[], b: Float64Array): void {
  * way on T = T₀ + Γ·(W(T) − W₀), held back where a turn would go far. Leaves `temperatures` and what the air meets there.
  */
 export function solveTogether(run: Run, moist: Moist, coming: Coming, temperatures: Float64Array): void {
-  const { state, at, rooms } = run;
+  const { state, at, rooms, input } = run;
   const m = state.moisture!;
+  const near = input.lean ? NEAR_ENOUGH : NEAR;
   const hold = reachOf(run, coming.span);
   const room = rooms[state.step % rooms.length]!;
   const parts = temperatures.length;
@@ -106,7 +108,7 @@ export function solveTogether(run: Run, moist: Moist, coming: Coming, temperatur
   };
   const size = (r: Float64Array) => r.reduce((most, v) => Math.max(most, Math.abs(v)), 0);
   let off = missing(temperatures);
-  for (let turn = 0; turn < MOST_TURNS && size(off) > NEAR; turn++) {
+  for (let turn = 0; turn < MOST_TURNS && size(off) > near; turn++) {
     const rows = nodes.map((_, i) => Float64Array.from({ length: parts }, (_v, j) => (i === j ? 1 : 0)));
     for (let j = 0; j < parts; j++) {
       if (nodes[j]! < 0) continue;

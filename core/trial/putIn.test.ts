@@ -12,7 +12,7 @@ import { applyEdits, type CabinetKind, type ChamberRecord, type Edit } from "../
 import { trialOf } from "./input";
 import { planOf } from "./plan";
 import { runTrial } from "./runTrial";
-import { spreadOf } from "./spread";
+import { ensembleSteps, shownOf } from "./ensemble";
 import { todoList } from "./todo";
 
 const edit = (section: string, field: string, value: unknown, id?: string) =>
@@ -87,10 +87,12 @@ describe("a vessel that is put in later", () => {
   });
 
   it("has a span from then on", () => {
-    const { chamber } = late.plan;
-    const spread = spreadOf(chamber, late.trial).find((s) => s.index === 1 && s.name === "logs")!;
-    expect(spread.slow[bin(1)]).toBeNaN();
-    expect(spread.fast[bins - 1]!).toBeGreaterThanOrEqual(spread.slow[bins - 1]!);
+    const steps = ensembleSteps(late.plan, shownOf(late.plan.chamber, late.trial));
+    let next = steps.next();
+    while (!next.done) next = steps.next();
+    const range = next.value.figures.find((s) => s.index === 1 && s.name === "logs")!;
+    expect(range.low[bin(1)]).toBeNaN();
+    expect(range.high[bins - 1]!).toBeGreaterThanOrEqual(range.low[bins - 1]!);
   });
 
   it("is not the first one; the next in line is there from the beginning once that is taken out", () => {

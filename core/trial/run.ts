@@ -125,7 +125,10 @@ export function startRun(input: TrialInput): Run {
       shown: new Float64Array(chamber.controllers.length).fill(NO_READING),
       heaters: chamber.heaters.map((h) => freshHeater(h.fuel)),
       coolers,
-      products: chamber.vessels.map((v) => modelOf(v.product).start(v.product, lotOf(v), v.startTemperature)),
+      products: chamber.vessels.map((v, i) => ({
+        ...modelOf(v.product).start(v.product, lotOf(v), v.startTemperature),
+        ...input.unknowns?.[i],
+      })),
       program: startProgram(plan),
       heat: new Float64Array(network.vessels.length),
       evaporated: new Float64Array(network.vessels.length),

@@ -1,27 +1,12 @@
 import { isBath } from "../chamber";
 import type { Chamber, Product, Reading } from "../model";
-import { lotOf, meets, modelOf, saturation, type Feels } from "../product";
+import { lotOf, modelOf, saturation, type Feels } from "../product";
 import { filmOn } from "./filmOn";
-import { NINE_OF_TEN, slower, spanOf } from "./paces";
+import type { FigureRange } from "./ensemble";
+import { spanOf } from "./paces";
 import { isQuick } from "./quick";
 import type { Trial } from "./runTrial";
 import type { Trace } from "./trace";
-
-/** What a figure of a product can be within its span: the slow and the fast course, bin by bin of a trial's trace. */
-export interface FigureSpread {
-  index: number;
-  name: string;
-  slow: Float32Array;
-  fast: Float32Array;
-}
-
-/** When what is wanted of a product is reached, s from the start; null: not in this trial. */
-export interface ReadyRange {
-  index: number;
-  soon: number | null;
-  usual: number | null;
-  late: number | null;
-}
 
 /** Longest step of the course between two bins, s. */
 const STEP = 600;
@@ -87,30 +72,16 @@ function through(chamber: Chamber, trial: Course, index: number, product: Produc
   return values;
 }
 
-/**
- * What the figures of all products can be over their spans, by their course through the temperatures of a whole trial.
- * One number is varied, and every figure goes one way with it: the ends of the span are the ends of what can be.
- */
-export function spreadOf(chamber: Chamber, trial: Course): FigureSpread[] {
-  return chamber.vessels.flatMap((vessel, index) => {
-    if (!spanOf(vessel.product)) return [];
-    const [slow, fast] = [NINE_OF_TEN, -NINE_OF_TEN].map((z) =>
-      through(chamber, trial, index, slower(vessel.product, z)),
-    );
-    return [...slow!.keys()].map((name) => ({ index, name, slow: slow!.get(name)!, fast: fast!.get(name)! }));
-  });
-}
-
 /** The slowest and the quickest course that a reading may ask for, against what it is. */
 const PACES = { slow: 0.2, quick: 5 } as const;
 /** Nearer than this share of its span two courses are one. */
 const NEAR = 1e-3;
 
-/** What the course says at the moment of a reading: as is usual, and at both ends of its span. */
+/** What the course says at the moment of a reading: as is usual, and between what nine of ten lie. */
 export interface ReadAgainst {
   usual: number;
-  slow: number;
-  fast: number;
+  low: number;
+  high: number;
 }
 
 type Read = Pick<Reading, "vessel" | "name" | "at" | "value">;
@@ -125,7 +96,7 @@ function binOf({ trace }: Course, at: number): number | null {
 export function readAgainst(
   chamber: Chamber,
   trial: Course,
-  spreads: readonly FigureSpread[],
+  ranges: readonly FigureRange[],
   { vessel, name, at }: Read,
 ): ReadAgainst | null {
   const index = chamber.vessels.findIndex((v) => v.id === vessel);
@@ -134,8 +105,8 @@ export function readAgainst(
     list.find((f) => f.index === index && f.name === name);
   const usual = bin === null ? undefined : of(trial.trace.figures)?.values[bin];
   if (bin === null || usual === undefined || !Number.isFinite(usual)) return null;
-  const spread = of(spreads);
-  return { usual, slow: spread?.slow[bin] ?? usual, fast: spread?.fast[bin] ?? usual };
+  const range = of(ranges);
+  return { usual, low: range?.low[bin] ?? usual, high: range?.high[bin] ?? usual };
 }
 
 /**
@@ -159,33 +130,4 @@ export function paceBy(chamber: Chamber, trial: Course, { vessel, name, at, valu
     else high = middle;
   }
   return Math.sqrt(low * high);
-}
-
-/** When all that is wanted of each product is reached: sooner, as is usual, later. */
-export function readyRanges(chamber: Chamber, trace: Trace, spreads: readonly FigureSpread[]): ReadyRange[] {
-  return chamber.vessels.flatMap(({ product }, index): ReadyRange[] => {
-    const wanted = modelOf(product).observables.flatMap((o) => {
-      const limit = o.limit?.(product);
-      return limit?.aim ? [{ name: o.name, limit }] : [];
-    });
-    if (wanted.length === 0 || !spreads.some((s) => s.index === index)) return [];
-    const when = (of: (name: string) => Float32Array | undefined): number | null => {
-      let latest = 0;
-      for (const { name, limit } of wanted) {
-        const bin = of(name)?.findIndex((v) => Number.isFinite(v) && meets(v, limit)) ?? -1;
-        if (bin < 0) return null;
-        latest = Math.max(latest, trace.from + (bin + 1) * trace.width);
-      }
-      return latest;
-    };
-    const spread = (name: string) => spreads.find((s) => s.index === index && s.name === name);
-    return [
-      {
-        index,
-        soon: when((name) => spread(name)?.fast),
-        usual: when((name) => trace.figures.find((f) => f.index === index && f.name === name)?.values),
-        late: when((name) => spread(name)?.slow),
-      },
-    ];
-  });
 }

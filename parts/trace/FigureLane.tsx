@@ -8,8 +8,8 @@ interface Props {
   width: number;
   view: View;
   limit: ProductLimit | null;
-  /** The slow and the fast end of what it can be, in bins of their own. */
-  spread: { slow: Float32Array; fast: Float32Array; from: number; width: number } | null;
+  /** Between what nine of ten lie, in bins of their own; null: not worked out. */
+  spread: { low: Float32Array; high: Float32Array; from: number; width: number } | null;
   /** What has been read of it, s from the start. */
   readings?: readonly { id: string; at: number; value: number }[];
   label: string;
@@ -35,7 +35,7 @@ export function FigureLane(props: Props) {
       const at = start + (i + 0.5) * bin;
       return Number.isFinite(v) && at >= view.from && at <= view.to;
     });
-  const around = spread ? [spread.slow, spread.fast].flatMap((s) => within(s, spread.from, spread.width)) : [];
+  const around = spread ? [spread.low, spread.high].flatMap((s) => within(s, spread.from, spread.width)) : [];
   const ends = [...known, ...around, ...readings.map((r) => r.value), ...(limit ? [limit.value] : [])];
   const [low, high] = [Math.min(...ends), Math.max(...ends)];
   const y = (v: number) => BOTTOM - ((v - low) / (high - low || 1)) * (BOTTOM - TOP);
@@ -48,8 +48,8 @@ export function FigureLane(props: Props) {
   const points = pointsOf(values, from, width);
   const area = spread
     ? [
-        ...pointsOf(spread.slow, spread.from, spread.width),
-        ...pointsOf(spread.fast, spread.from, spread.width).reverse(),
+        ...pointsOf(spread.low, spread.from, spread.width),
+        ...pointsOf(spread.high, spread.from, spread.width).reverse(),
       ]
     : [];
   const last = known.at(-1)!;

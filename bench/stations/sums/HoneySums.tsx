@@ -4,7 +4,6 @@ import { useState } from "react";
 import type { LoadedVessel } from "@/core/model";
 import { lotOf, reserveOf } from "@/core/product";
 import { celsius, measures, printDuration, printNumber, printTemperature } from "@/core/quantity";
-import { readyRanges, spreadOf } from "@/core/trial";
 import { measureKind } from "@/parts/fields";
 import { usePreferences, useShownTrial } from "../../context";
 import { Sum } from "./Sum";
@@ -15,15 +14,12 @@ const DAY = 86_400;
 /** When the next pail has to go into the warm, so that the bottling pail never runs dry. */
 export function HoneySums({ vessel }: { vessel: LoadedVessel }) {
   const { scale, system } = usePreferences();
-  const { live, of } = useShownTrial();
+  const { of, range: held } = useShownTrial();
   const [pail, setPail] = useState(lotOf(vessel).mass);
   const [use, setUse] = useState(10);
-  const trial = live.answer?.trial;
   const index = of?.chamber.vessels.findIndex((v) => v.id === vessel.id) ?? -1;
-  const range =
-    trial && of && index >= 0
-      ? readyRanges(of.chamber, trial.trace, spreadOf(of.chamber, trial)).find((r) => r.index === index)
-      : undefined;
+  // Where a program says when all is done, that is when the pail is.
+  const range = held.range?.ready.find((r) => r.index === -1 || r.index === index);
   const plan = range?.late ? reserveOf(pail, use / (7 * DAY), range.late) : null;
   return (
     <Sum

@@ -62,6 +62,8 @@ export const honey: ProductModel = {
     diastase,
     invertase: 1,
     mass,
+    hmfTimes: 1,
+    enzymeTimes: 1,
     ease: Math.min(1, (USUAL_VOLUME / volume) ** (1 / 3)),
   }),
   step: (state, { set, pace }, { parts }, _seconds, span, out) => {
@@ -80,9 +82,9 @@ export const honey: ProductModel = {
     }
     let mean = 0;
     for (let i = 0; i < parts.length; i++) mean += parts[i]! * shares[parts.length]![i]!;
-    state.hmf! += hmfFormed(mean) * days;
-    state.diastase! *= Math.exp(-diastaseLost(mean) * days);
-    state.invertase! *= Math.exp(-invertaseLost(mean) * days);
+    state.hmf! += hmfFormed(mean) * state.hmfTimes! * days;
+    state.diastase! *= Math.exp(-diastaseLost(mean) * state.enzymeTimes! * days);
+    state.invertase! *= Math.exp(-invertaseLost(mean) * state.enzymeTimes! * days);
     out.watts = (-dissolved * HEAT_OF_SOLUTION * state.mass!) / span;
   },
   peakHeat: () => 0,
@@ -118,4 +120,9 @@ export const honey: ProductModel = {
   range: () => null,
   hazards: () => [{ id: "freezes", at: celsius(-40), within: 5 }],
   readings: ["look"],
+  // Within a factor of two each (White 1964 and Bogdanov as recalled).
+  unknowns: [
+    { name: "hmfTimes", low: 0.5, high: 2 },
+    { name: "enzymeTimes", low: 0.5, high: 2 },
+  ],
 };

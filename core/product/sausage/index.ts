@@ -18,8 +18,8 @@ const HOUR = 3600;
 /** Heat of evaporation at cellar temperatures, J/kg. */
 const EVAPORATION = 2.47e6;
 
-const phOf = ({ acid }: Readonly<Record<string, number>>, { startPh, sugar }: Product): number =>
-  startPh - FALL * sugar * 1000 * acid!;
+const phOf = ({ acid, fallTimes }: Readonly<Record<string, number>>, { startPh, sugar }: Product): number =>
+  startPh - FALL * fallTimes! * sugar * 1000 * acid!;
 /**
  * Days that salt needs to the core of whole muscle in the cold: two for each centimetre of thickness, a week at least
  * (common practice, no source; salt moves in meat at about 3e-10 m²/s, an estimate).
@@ -110,6 +110,7 @@ export const sausage: ProductModel = {
     highest: -60,
     safe: 0,
     warmAfter: 0,
+    fallTimes: 1,
     water,
     rim: water,
     mass,
@@ -171,6 +172,7 @@ export const sausage: ProductModel = {
   range: ({ packetLow, packetHigh }) => ({ low: packetLow, high: packetHigh }),
   hazards: () => [{ id: "freezes", at: celsius(-2), within: 1 }],
   readings: ["pH", "weight"],
+  unknowns: [{ name: "fallTimes", low: 0.6, high: 2 }],
 };
 
 /** Whole muscle: salt evens out in the cold before anything dries; degree-hours say nothing about it. */

@@ -20,7 +20,8 @@ const RENDERS = { from: 50, to: 90 } as const;
 const DENSITY = 1050;
 
 /** How wet the surface is after so much has evaporated, against the beginning. */
-const wetness = (evaporated: number): number => WET * Math.max(0, 1 - (evaporated / GIVES_OFF) ** STAYS_WET);
+const wetness = (evaporated: number, wet: number, juice: number): number =>
+  WET * wet * Math.max(0, 1 - (evaporated / (GIVES_OFF * juice)) ** STAYS_WET);
 /** Below 50 °F at the core no time is counted (FSIS: 50 to 130 °F within 6 h; value from memory). */
 export const COUNTED_FROM = 10;
 
@@ -41,6 +42,9 @@ export const smoke: ProductModel = {
     ...startShells(startTemperature),
     lost: 0,
     ranOut: 0,
+    wetTimes: 1,
+    juiceTimes: 1,
+    filmTimes: 1,
     safe: 0,
     held: 0,
     wrapped: 0,
@@ -52,8 +56,8 @@ export const smoke: ProductModel = {
     if (product.wrapAt > 0 && state.t0! >= product.wrapAt) state.wrapped = 1;
     pit.air = medium;
     pit.vapour = vapour;
-    pit.film = film;
-    pit.wet = state.wrapped === 1 ? 0 : wetness(state.lost!);
+    pit.film = film * state.filmTimes!;
+    pit.wet = state.wrapped === 1 ? 0 : wetness(state.lost!, state.wetTimes!, state.juiceTimes!);
     stepShells(state, product, pitSurface(pit, seen), span);
     const { half, exponent } = pieceOf(product);
     // Mass behind a square metre of its surface.
@@ -103,6 +107,11 @@ export const smoke: ProductModel = {
   range: () => null,
   hazards: () => [{ id: "freezes", at: celsius(-1), within: 1 }],
   readings: ["core"],
+  unknowns: [
+    { name: "wetTimes", low: 0.75, high: 1.4 },
+    { name: "juiceTimes", low: 0.8, high: 1.1 },
+    { name: "filmTimes", low: 0.8, high: 1.25 },
+  ],
 };
 
 export * from "./surface";

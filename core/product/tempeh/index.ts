@@ -62,10 +62,10 @@ export const PAST = 0.25;
 export const tempeh: ProductModel = {
   kinds: ["tempeh"],
   defaults: () => ({ packetLow: celsius(28), packetHigh: celsius(34) }),
-  start: (_product, { mass }): TempehState => ({ lag: 0, alive: SEED, dead: 0, mass }),
+  start: (_product, { mass }): TempehState => ({ lag: 0, alive: SEED, dead: 0, mass, heatTimes: 1 }),
   step: (state, { pace }, { core }, _seconds, span, out) => {
     const own = state as TempehState;
-    out.watts = grow(own, core, pace, span / HOUR) * own.mass;
+    out.watts = grow(own, core, pace, span / HOUR) * own.mass * own.heatTimes!;
   },
   peakHeat: ({ pace }, { mass }, t) => height(t, pace) * mass,
   observables: [
@@ -87,4 +87,6 @@ export const tempeh: ProductModel = {
   range: ({ packetLow, packetHigh }: Product) => ({ low: packetLow, high: packetHigh }),
   hazards: () => [{ id: "freezes", at: celsius(-1), within: 1 }],
   readings: ["look", "core"],
+  // 5 to 8 W/kg on average are reported (Steinkraus, from memory).
+  unknowns: [{ name: "heatTimes", low: 0.75, high: 1.4 }],
 };

@@ -1,0 +1,44 @@
+"use client";
+
+import { useEffect, useState } from "react";
+import type { SearchProgress } from "@/core/recommend";
+import { shownOf, type Ensemble, type Trial } from "@/core/trial";
+import { pool } from "@/workers";
+import type { LiveTrial } from "./useTrial";
+
+/** What a trial's products may come to and when, once it has been worked out; how far that is meanwhile. */
+export interface RangeHold {
+  /** Of the trial on show; null until it is there, and where it cannot be worked out. */
+  range: Ensemble | null;
+  progress: SearchProgress | null;
+  failed: boolean;
+}
+
+/** Pause in the edits after which it is worked out, ms: eight trials more are nothing for a hand that is moving. */
+const SETTLE = 900;
+const NONE: RangeHold = { range: null, progress: null, failed: false };
+
+/** Works out the range of the trial on show beside it: the usual course is there at once. */
+export function useRange({ answer, of, busy }: Pick<LiveTrial, "answer" | "of" | "busy">): RangeHold {
+  const [held, setHeld] = useState<RangeHold & { trial: Trial | null }>({ ...NONE, trial: null });
+  const trial = answer?.trial ?? null;
+  useEffect(() => {
+    if (!trial || !of || busy) return;
+    const left = new AbortController();
+    const timer = setTimeout(() => {
+      const shown = shownOf(answer!.plan.chamber, trial);
+      const tell = (progress: unknown) => setHeld({ ...NONE, progress: progress as SearchProgress, trial });
+      pool
+        .run("range", { record: of.record, shown }, { signal: left.signal, progress: tell })
+        .then((range) => setHeld({ ...NONE, range, trial }))
+        .catch(() => {
+          if (!left.signal.aborted) setHeld({ ...NONE, failed: true, trial });
+        });
+    }, SETTLE);
+    return () => {
+      left.abort();
+      clearTimeout(timer);
+    };
+  }, [trial, answer, of, busy]);
+  return held.trial === trial ? held : NONE;
+}

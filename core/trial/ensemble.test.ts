@@ -1,0 +1,124 @@
+import { beginStages, jobEdits, jobs, newChamber, tryEdits } from "../chamber";
+import type { CabinetKind, Edit } from "../model";
+import { chance } from "../quantity";
+import { coarse, drawnChamber } from "../testing/draws";
+import { tries } from "../testing/hard";
+import { ensembleSteps, shownOf, type Ensemble } from "./ensemble";
+import { trialOf } from "./input";
+import { design, factorAt, membersOf, normalAt } from "./members";
+import type { Plan } from "./planWith";
+import { planOf } from "./plan";
+import { runTrial, type Trial } from "./runTrial";
+import { doneAt } from "./todo";
+
+const SEED = Number(process.env.HARD_SEED ?? 20261201);
+
+function made(id: string, box: CabinetKind, ...edits: Edit[]): Plan {
+  const job = jobs.find((j) => j.id === id)!;
+  const tried = tryEdits(newChamber("a", "A", "2026-01-01T00:00:00.000Z"), [...jobEdits(job, box), ...edits]);
+  if (!tried.ok) throw new Error(tried.problem);
+  return planOf(beginStages("C")(tried.value));
+}
+
+function ensembleOf(plan: Plan, trial: Trial): Ensemble {
+  const steps = ensembleSteps(plan, shownOf(plan.chamber, trial));
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
+}
+
+describe("what is drawn", () => {
+  // Abramowitz and Stegun, table 26.1 (values from memory).
+  it.each([
+    [0.5, 0],
+    [0.9, 1.2816],
+    [0.95, 1.6449],
+    [0.05, -1.6449],
+  ])("the normal deviate of %d is %d", (share, z) => expect(Math.abs(normalAt(share) - z)).toBeLessThan(1e-3));
+
+  it("every unknown has the same eight values, no two of the first go together, and they reach as far as nine of ten", () => {
+    const table = design(10);
+    const columns = table[0]!.map((_, c) => table.map((row) => row[c]!));
+    const square = columns[0]!.reduce((sum, z) => sum + z * z, 0);
+    columns.forEach((column, c) => {
+      expect([...column].sort((a, b) => a - b)).toEqual([...columns[0]!].sort((a, b) => a - b));
+      expect(Math.abs(Math.max(...column) - 1.645)).toBeLessThan(0.15);
+      columns
+        .slice(0, Math.min(4, c))
+        .forEach((other) =>
+          expect(Math.abs(other.reduce((sum, z, i) => sum + z * column[i]!, 0) / square)).toBeLessThan(0.4),
+        );
+    });
+    expect(design(10)).toEqual(table);
+  });
+
+  it("a factor stands at the end of its span at nine of ten, and at one as is usual", () => {
+    expect(factorAt([0.5, 1.5], 1.645)).toBeCloseTo(1.5, 9);
+    expect(factorAt([0.5, 1.5], -1.645)).toBeCloseTo(0.5, 9);
+    expect(factorAt([0.5, 1.5], 0)).toBe(1);
+  });
+
+  it("nothing that a person typed moves, and neither does a recorded room", () => {
+    const plan = made("ale", "upright", { section: "thermal", field: "liningToRoom", value: 3 });
+    const members = membersOf(plan.chamber);
+    expect(members).toHaveLength(8);
+    expect(new Set(members.map((m) => JSON.stringify(m))).size).toBe(8);
+  });
+});
+
+describe("between when and when it is ready", () => {
+  it.each([
+    ["ale", "upright", 12],
+    ["tempeh", "foam", 4],
+    ["honey", "warmBox", 12],
+    ["bath", "crock", 1],
+    ["smoke", "drum", 1],
+    ["mash", "kettle", 1],
+  ] as const)("%s in a %s: the usual course lies within, its end is the trial’s own", (id, box, days) => {
+    const plan = made(id, box);
+    const trial = runTrial(trialOf(plan, days));
+    const { ready, figures, trials } = ensembleOf(plan, trial);
+    expect(trials).toBe(9);
+    const [range] = ready;
+    expect(ready).toHaveLength(1);
+    expect(range!.usual).toBe(doneAt(plan.chamber, trial));
+    expect(range!.soon!).toBeLessThan(range!.usual!);
+    expect(range!.late!).toBeGreaterThan(range!.usual!);
+    for (const { index, name, low, high } of figures) {
+      const usual = trial.trace.figures.find((f) => f.index === index && f.name === name)!.values;
+      const way = Math.max(...usual) - Math.min(...usual) || 1;
+      usual.forEach((v, i) => {
+        expect(low[i]!).toBeLessThanOrEqual(high[i]!);
+        // By longer steps: a twentieth of the whole way.
+        expect(v).toBeGreaterThan(low[i]! - 0.05 * way);
+        expect(v).toBeLessThan(high[i]! + 0.05 * way);
+      });
+    }
+  });
+
+  // Against plain draws that know nothing of the ensemble: a slow ale is a trial of its own, not late by days.
+  it("of an ale holds most of a hundred plain draws, and its ends are reached by some", () => {
+    const plan = made("ale", "upright");
+    const [range] = ensembleOf(plan, runTrial(trialOf(plan, 12))).ready;
+    const random = chance(SEED);
+    const draws = tries(12, 100);
+    const done = Array.from({ length: draws }, () => {
+      const chamber = drawnChamber(plan.chamber, random);
+      const input = trialOf({ ...plan, chamber }, 20, coarse("upright"));
+      return doneAt(chamber, runTrial({ ...input, lean: true })) ?? Infinity;
+    });
+    const within = done.filter((t) => t >= range!.soon! && t <= range!.late!).length;
+    if (process.env.HARD) console.log(`ready between, ale: ${within} of ${draws} within`);
+    expect(within).toBeGreaterThanOrEqual(0.8 * draws);
+    expect(Math.max(...done)).toBeGreaterThan(range!.usual! * 1.05);
+  });
+
+  it("says nothing of when where nothing is waited for, and speaks of each vessel where no program ends", () => {
+    const held = made("hold", "upright");
+    expect(ensembleOf(held, runTrial(trialOf(held, 1))).ready).toEqual([]);
+    const wine = made("wine", "upright");
+    const { ready } = ensembleOf(wine, runTrial(trialOf(wine, 3)));
+    expect(ready.map((r) => r.index)).toEqual([0]);
+  });
+});
