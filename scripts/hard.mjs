@@ -16,6 +16,9 @@ const good = node(
     "core/recommend/recommend",
     "core/verdict/remedies",
     "core/wiring",
+    "core/trial/edges",
+    "core/trial/ensemble",
+    "core/trial/finish",
   ],
   {
     NODE_ENV: "test",

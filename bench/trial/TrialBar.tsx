@@ -132,11 +132,14 @@ function arrivalOf(trial: Trial, chamber: Chamber, range: RangeHold): string {
   const { timeToBand, inBand, putIn } = metrics;
   const name = atFirst(judgedName(metrics.judged, chamber.vessels));
   if (timeToBand === null) return `${name} never in its band`;
-  const first = timeToBand - putIn < 60 ? "from the start" : `after ${printDuration(timeToBand - putIn)}`;
+  const atOnce = timeToBand - putIn < 60;
+  const after = `after ${printDuration(timeToBand - putIn)}`;
   // Two things: when it is there for the first time, and how much of the time since then.
+  const ready = readyIn(range);
+  const then = ready ? `; ${ready}` : "";
   return inBand > 0.995
-    ? `${name} in its band ${first}`
-    : `${name} in its band ${Math.floor(inBand * 100)} % of the time, first ${first}`;
+    ? `${name} in its band ${atOnce ? "from the start" : after}${then}`
+    : `${name} in its band ${Math.round(inBand * 100)} % of the time, first ${atOnce ? "at the start" : after}${then}`;
 }
 
 function starts({ metrics, days }: Trial): string {

@@ -1,6 +1,8 @@
 import type { CabinetKind, Edit, ProductKind, SectionName } from "../model";
 import { productLabels } from "../product";
+
 import { celsius, kelvins } from "../quantity";
+import { DEHUMIDIFIER } from "./moisture";
 
 /** A usual job: what the first of the three questions offers, with the edits that it starts from. */
 export interface Job {
@@ -164,7 +166,14 @@ export const jobs: readonly Job[] = [
       edit("stage", "humidity", 0.92),
       edit("cabinet", "fan", true),
     ],
-    inBox: { upright: [edit("settings", "heatingDifferential", kelvins(1.8))], wine: [probe("core")] },
+    inBox: {
+      // The plate of a fridge is seldom cold in a mild room: twice the usual dryer.
+      upright: [
+        edit("settings", "heatingDifferential", kelvins(1.8)),
+        edit("moisture", "dehumidifier", 2 * DEHUMIDIFIER),
+      ],
+      wine: [probe("core")],
+    },
   },
   {
     id: "cure",
@@ -174,7 +183,7 @@ export const jobs: readonly Job[] = [
     edits: [
       ...band(10, 14, "wholeMuscle"),
       ...load("piece", "meat", "none", 0.0093),
-      start(4),
+      start(2),
       edit("stage", "humidity", 0.85),
       edit("cabinet", "fan", true),
     ],

@@ -238,3 +238,22 @@ describe("a network at rest", () => {
     a.forEach((t, i) => expect(b[i]).toBeCloseTo(t, 9));
   });
 });
+
+describe("a piece of food has the surface of its shape", () => {
+  const piece = (kind: "smoke" | "sausage" | "hold", shape: "slab" | "roll" | "chunk" | "ball", thickness: number) =>
+    vesselSurface({ volume: 0.0046, form: "piece", product: { kind, shape, thickness } });
+  // By hand: 4.6 L, 15 cm through and square: 17.5 cm wide, 2·0.0307 + 4·0.15·0.1751 = 0.1664 m².
+  it("15 cm through, not a slab of 4 cm", () => {
+    expect(piece("smoke", "chunk", 0.15)).toBeCloseTo(0.1664, 3);
+    expect(vesselSurface({ volume: 0.0046, form: "piece" })).toBeCloseTo(0.284, 3);
+    expect(piece("hold", "chunk", 0.15)).toBeCloseTo(0.284, 3);
+  });
+  // A sphere of 4.6 L has 20.6 cm across and 0.1338 m²: no shape has less.
+  it("a sphere has the least, a roll by its own length", () => {
+    expect(piece("smoke", "ball", 0.1)).toBeCloseTo(0.1338, 3);
+    for (const shape of ["slab", "roll", "chunk"] as const)
+      for (const t of [0.02, 0.1, 0.4]) expect(piece("smoke", shape, t)).toBeGreaterThan(0.1337);
+    // π·0.05·2.343 + π/2·0.05² m².
+    expect(piece("sausage", "slab", 0.05)).toBeCloseTo(0.3719, 3);
+  });
+});

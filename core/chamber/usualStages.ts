@@ -40,8 +40,8 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
     {
       name: "Diacetyl rest",
       band: [19, 21],
-      rests: 48 * HOUR,
-      latest: 7 * DAY,
+      until: ["steady", "atLeast", 24],
+      latest: 10 * DAY,
       tasks: [["Taste for butter, and take a gravity: twice the same, a day apart", "end", DAY, DAY]],
     },
     { name: "Crash", band: [1, 3], lasts: 36 * HOUR },
@@ -57,8 +57,8 @@ const usual: Partial<Record<ProductKind, readonly UsualStage[]>> = {
     {
       name: "Diacetyl rest",
       band: [16, 18],
-      rests: 48 * HOUR,
-      latest: 7 * DAY,
+      until: ["steady", "atLeast", 24],
+      latest: 10 * DAY,
       tasks: [["Taste for butter", "end", 12 * HOUR]],
     },
     { name: "Lager", band: [1, 3], lasts: 21 * DAY },

@@ -1,11 +1,22 @@
-import { coldNeeded, heatNeeded, jobEdits, jobs, newChamber } from "../chamber";
+import { coldNeeded, heatNeeded, jobEdits, jobs, lossCoefficient, newChamber } from "../chamber";
 import { applyEdits, type Edit } from "../model";
 import { peakHeatOfAll } from "../product";
 import { celsius } from "../quantity";
 import { chamberWith, heldAt, plainTrial, recordWith, settingsOf, steadyRoom } from "../testing/build";
 import { describe as describeChamber } from "../chamber";
 import { runTrial } from "../trial";
-import { arrivalOf, distanceFor, faceAt, faceOf, iceTable, iceTakes, surfacesOf, worstCold, worstHeat } from ".";
+import {
+  arrivalOf,
+  bringing,
+  distanceFor,
+  faceAt,
+  faceOf,
+  iceTable,
+  iceTakes,
+  surfacesOf,
+  worstCold,
+  worstHeat,
+} from ".";
 
 const edit = (section: string, field: string, value: unknown): Edit => ({ section, field, value }) as Edit;
 const stageOf = (chamber: ReturnType<typeof chamberWith>) => chamber.stages[0]!;
@@ -84,6 +95,24 @@ describe("the surface of a heater", () => {
       edit("heater", "ownThermostatAt", celsius(55)),
     );
     expect(surfacesOf(cut, stageOf(cut))[0]!.without).toBe(55);
+  });
+});
+
+describe("so many litres from here to there in so many hours", () => {
+  // The design's reference, range 10: 20 L from 12 to 20 °C in 4.5 h take 41 to 43 W net.
+  it("takes 41 to 43 W net for 20 L by 8 K in 4.5 h, and with a room what it loses on the way", () => {
+    const box = [edit("cabinet", "kind", "jacketed"), edit("vessel", "wall", "none")];
+    const chamber = chamberWith(...box, ...steadyRoom(16));
+    const asked = { volume: 0.02, from: 12, to: 20, seconds: 4.5 * 3600 };
+    const { net, inRoom } = bringing(chamber, chamber.vessels[0]!, asked);
+    expect(net).toBeGreaterThan(41);
+    expect(net).toBeLessThan(43);
+    // Halfway it is as warm as the room: nothing is lost on average.
+    expect(inRoom).toBeCloseTo(net, 9);
+    const cold = chamberWith(...box, ...steadyRoom(6));
+    const there = bringing(cold, cold.vessels[0]!, asked);
+    expect(there.inRoom - there.net).toBeCloseTo(10 * lossCoefficient(cold), 9);
+    expect(bringing(chamber, chamber.vessels[0]!, { ...asked, from: 20, to: 12 }).net).toBeCloseTo(-net, 9);
   });
 });
 

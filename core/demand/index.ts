@@ -1,4 +1,5 @@
 export * from "./arrival";
+export * from "./bring";
 export * from "./face";
 export * from "./ice";
 export * from "./touch";

@@ -10,4 +10,5 @@ export * from "./sausage";
 export * from "./shape";
 export * from "./signs";
 export { COUNTED_FROM } from "./smoke";
+export * from "./weight";
 export * from "./words";

@@ -37,7 +37,7 @@ export interface Lot {
 }
 
 /** What a figure of a product is counted in. */
-export type ObservableUnit = "" | "share" | "temperature" | "log" | "mg/kg" | "hours";
+export type ObservableUnit = "" | "share" | "loss" | "temperature" | "log" | "mg/kg" | "hours";
 
 /** A line that a figure should reach, or must not pass. */
 export interface ProductLimit {

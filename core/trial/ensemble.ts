@@ -60,7 +60,7 @@ const QUICK_STEP = 10;
 const LONG = 10;
 const LONG_STEP = 150;
 /** So many times as long as the trial on show is looked on for an end, and no longer than so many days. */
-const FURTHER = 2.5;
+const FURTHER = 10;
 const LONGEST = 200;
 const DAY = 86_400;
 
@@ -142,7 +142,9 @@ function* courseOf(plan: Plan, member: Member | null, shown: Shown, step: number
     stages: stages as unknown as Trial["stages"],
     days: longest,
   });
-  return { figures, done, wanted };
+  // A program whose stages end before what is wanted is there is over, and not ready.
+  const missed = wanted.some((w, i) => w === null && isReady(run, i) !== null);
+  return { figures, done: missed ? null : done, wanted };
 }
 
 /** When a member of a plan's ensemble is done, by a trial of long steps; null: not within 200 days. */
@@ -201,7 +203,7 @@ export function* ensembleSteps(
           index: -1,
           ...between(
             courses.map((c) => c.done),
-            shown.done ?? usual.done,
+            usual.done === null ? null : (shown.done ?? usual.done),
           ),
         },
       ],

@@ -14,6 +14,7 @@ import {
   verdictsOn,
 } from "../testing/build";
 import { weigh } from "../verdict";
+import { imbalance } from "./energy";
 import { trialOf } from "./input";
 import { planOf } from "./plan";
 import { startRun } from "./run";
@@ -166,7 +167,56 @@ describe("the air of a box", () => {
   });
 });
 
+// A tray of 2 m² in a foam box gives and takes ten times what its air carries away: one after the other they run off.
+describe("water that hangs on its heat more than the box can carry", () => {
+  it.each([
+    ["foam", 2],
+    ["foam", 0.8],
+    ["warmBox", 2],
+    ["chest", 2],
+  ])("a %s with %d m² of open water stays between room and heater, and its books and heat close", (kind, area) => {
+    const input = trialOf(planOf(boxOf(kind, ...heldAt(20), moist("tray", area))), 4);
+    const run = startRun(input);
+    const first = copyAir(run.state.moisture!.air[0]!);
+    let [low, high] = [Infinity, -Infinity];
+    advance(run, run.steps, {
+      sample: ({ x }) => {
+        low = Math.min(low, x[run.network.air]!);
+        high = Math.max(high, x[run.network.air]!);
+      },
+    });
+    expect(low).toBeGreaterThan(-12);
+    expect(high).toBeLessThan(60);
+    const usual = run.state.moisture!.air[0]!;
+    const moved =
+      Math.abs(usual.fromWet[0]!) + usual.film.reduce((sum, kg) => sum + kg, 0) + Math.abs(usual.breathed) + 0.001;
+    expect(Math.abs(unaccounted(first, usual, run.moist!.volume)) / moved).toBeLessThan(1e-8);
+    expect(imbalance(runTrial(input).metrics.energy)).toBeLessThan(1e-8);
+  });
+
+  it("a steady one is where its own balance puts it, whatever the step", () => {
+    // By hand: at rest the tray gives to a box without a leak just what condenses; nothing is left but the heater's heat.
+    const rest = (dt: number) => {
+      const record = boxOf("foam", ...heldAt(20), ...steadyRoom(20), moist("tray", 2), moist("airChanges", 0));
+      const { trace } = runTrial(trialOf(planOf(record), 3, dt));
+      return [trace.low.air.at(-1)!, trace.humidity!.usual.at(-1)!];
+    };
+    const [fine, usual] = [rest(2), rest(10)];
+    expect(Math.abs(fine[0]! - usual[0]!)).toBeLessThan(0.1);
+    expect(Math.abs(fine[1]! - usual[1]!)).toBeLessThan(0.01);
+  });
+});
+
 describe("what is said of the water", () => {
+  it("a humidifier against a cold plate is said with its litres and kilowatt-hours, and what is offered ends it", () => {
+    const record = jobOf("cure", "upright", moist("humidifier", 3e-5), moist("between", 0.02), ...steadyRoom(26));
+    const verdicts = verdictsOn(record, 5);
+    const fight = verdicts.find((v) => v.id === "water-fights")!;
+    expect(fight.text).toMatch(/\d.L of water go in and .*.kWh/);
+    expect(weigh(record, fight, verdicts, 5, "C").some((e) => e.cures)).toBe(true);
+    expect(verdictsOn(boxOf("upright"), 5).some((v) => v.id === "water-fights")).toBe(false);
+  });
+
   it("a humidity that nothing holds is said, and what is offered holds it", () => {
     const record = jobOf("cure", "upright", moist("humidifier", 0), moist("dehumidifier", 0));
     const verdicts = verdictsOn(record, 7);

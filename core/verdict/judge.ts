@@ -23,7 +23,7 @@ import { liesInLayers } from "./layers";
 import { doesNotFit } from "./fits";
 import { wiredWrong } from "./wired";
 import { bandsApart, nearFreezing, offsetWrong, outsidePacket, twoTemperatures } from "./job";
-import { absorberFull, humidityOff, iceGrows, mouldGrows, wetInside } from "./moist";
+import { absorberFull, humidityOff, iceGrows, mouldGrows, waterFights, wetInside } from "./moist";
 import { allWell } from "./normal";
 import { heldUnknown, limitPassed, noLimitKnown, notReady, slowComeUp, tooCoolToKill } from "./product";
 import { nobodyThere, stageStalls, trialTooShort } from "./program";
@@ -96,6 +96,7 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["program", mouldGrows],
   ["program", iceGrows],
   ["program", absorberFull],
+  ["program", waterFights],
   ["program", heldUnknown],
   ["judged", livesAtOneEnd],
   ["judged", airUnseen],

@@ -1,6 +1,6 @@
 import { DEHUMIDIFIER, GEL_TAKES, heatersOf, HUMIDIFIER } from "../chamber";
 import type { Edit } from "../model";
-import { measures, printDuration, printMeasure } from "../quantity";
+import { measures, printDuration, printMeasure, printNumber } from "../quantity";
 import type { MoistResult } from "../trial";
 import type { Case, Remedy, Rule } from "./types";
 import { percent } from "./words";
@@ -122,6 +122,45 @@ export const humidityOff: Rule = (c) => {
     }`,
     moment: air.first((v) => Math.abs(v - asked) > NEAR),
     remedies: dry ? moister(c) : drier(c),
+  };
+};
+
+/** Litres a month for nothing that are worth a word, and the share of what is taken out. */
+const FOUGHT_OVER = 1.5;
+const FOUGHT_SHARE = 0.25;
+/** J a kg of a humidifier, a dehumidifier, and a compressor that freezes it out (estimates). */
+const WORK = { mist: 0.9e6, dryer: 4e6, plate: 1.3e6 } as const;
+const MONTH = 30 * 86_400;
+
+/** A humidifier puts in what a dryer or a cold plate takes out again. */
+export const waterFights: Rule = (c) => {
+  const { moisture: m } = c.trial;
+  if (!m || m.of < 86_400) return null;
+  const onPlates = m.surfaces.filter((s) => s.on === "cooler").reduce((sum, s) => sum + s.left, 0);
+  const out = m.dehumidified + m.drained + onPlates;
+  const month = (kg: number) => (kg * MONTH) / m.of;
+  const fought = Math.min(m.humidified, out);
+  if (month(fought) < FOUGHT_OVER || fought < FOUGHT_SHARE * out) return null;
+  const { moisture } = c.chamber;
+  const byDryer = m.dehumidified > out / 2;
+  const kilowattHours = (month(fought) * (WORK.mist + (byDryer ? WORK.dryer : WORK.plate))) / 3.6e6;
+  const litres = (kg: number) => `${printNumber(month(kg), 0.1)}\u00a0L`;
+  return {
+    id: "water-fights",
+    severity: "note",
+    station: "box",
+    title: "A humidifier works against what dries the air",
+    text: `In a month ${litres(m.humidified)} of water go in and ${litres(out)} are taken out, most of it by ${byDryer ? "the dehumidifier" : "the cold plate"}: ${litres(fought)} of it for nothing, and with them about ${printNumber(kilowattHours, 0.1)}\u00a0kWh (estimates). Let them begin further apart, or do without the one that the room does not call for.`,
+    moment: null,
+    remedies: [
+      ...(moisture.between < 0.12
+        ? [{ id: "apart", label: "Let them begin 12 points apart", edits: [set("between", 0.12)] }]
+        : []),
+      { id: "no-mist", label: "Without the humidifier", edits: [set("humidifier", 0)] },
+      ...(moisture.dehumidifier > 0
+        ? [{ id: "no-dryer", label: "Without the dehumidifier", edits: [set("dehumidifier", 0)] }]
+        : []),
+    ],
   };
 };
 

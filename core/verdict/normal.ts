@@ -73,6 +73,22 @@ const shortStage = ({ plan }: Judgement, { metrics }: StageResult): string[] =>
           return `${name} is in its band ${way}, then ${percent(m.inBand)} of the time to its end.`;
         });
 
+/** What the warmth has taken of honey by the time it is done: said, since for some that is what they sell. */
+const heatTook = ({ chamber, trial: { trace, finishedAt } }: Parameters<Rule>[0]): string[] =>
+  chamber.vessels.flatMap(({ product }, index) => {
+    if (product.kind !== "honey") return [];
+    const last =
+      finishedAt === null
+        ? trace.bins - 1
+        : Math.min(trace.bins - 1, Math.floor((finishedAt - trace.from) / trace.width));
+    const of = (name: string) => trace.figures.find((f) => f.index === index && f.name === name)?.values[last];
+    const [diastase, invertase, hmf] = [of("diastase"), of("invertase"), of("hmf")];
+    if (diastase === undefined || invertase === undefined || hmf === undefined) return [];
+    return [
+      `By then it has ${percent(invertase)} of its invertase left, a diastase number of ${printNumber(diastase, 0.1)} of ${printNumber(product.diastase, 0.1)}, and ${printNumber(hmf, 0.1)}\u00a0mg/kg of HMF (each within a factor of two). Who sells it for its enzymes holds it cooler, for longer.`,
+    ];
+  });
+
 /** Nothing is wrong: what is normal in each stage, and what it costs. */
 export const allWell: Rule = (c) => {
   const { stages } = c.chamber;
@@ -95,6 +111,7 @@ export const allWell: Rule = (c) => {
       ? `uses about ${printNumber(kilowattHours, 0.1)}\u00a0kWh ${span}`
       : "",
   ].filter(Boolean);
+  lines.push(...heatTook(c));
   return {
     id: "all-well",
     severity: "good",

@@ -1,4 +1,5 @@
 import { nextAttended, sayEnds, stageName, startHourOf } from "../program";
+import { modelOf } from "../product";
 import { printDuration } from "../quantity";
 import type { Case, Rule } from "./types";
 import { sayDays, words } from "./words";
@@ -14,18 +15,27 @@ const LONGEST = 200 * 24 * HOUR;
 function stillMoves({ result, stage, chamber, trial: { trace } }: Case, span: number): boolean {
   const until = Math.min(stage.latest > 0 ? stage.latest : LONGEST, LONGEST);
   if (until <= span) return false;
+  const at = (values: Float32Array, time: number) =>
+    values[Math.min(trace.bins - 1, Math.max(0, Math.floor((time - trace.from) / trace.width)))]!;
+  /** Slower and slower as most things go: half as fast as over the second half of it, it still comes there. */
+  const comes = (index: number, name: string, side: "atLeast" | "atMost", value: number): boolean => {
+    const values = trace.figures.find((f) => f.index === index && f.name === name)?.values;
+    if (!values) return false;
+    const [half, last] = [at(values, result.from + span / 2), at(values, result.to)];
+    const ahead = last + (((last - half) / (span / 2)) * (until - span)) / 2;
+    return last !== half && (side === "atLeast" ? ahead >= value : ahead <= value);
+  };
   return stage.ends.some((end) => {
     if (end.kind !== "reaches") return false;
     const { name, id, of } = end.observable;
     const index = of === "vessels" ? 0 : chamber.vessels.findIndex((v) => v.id === id);
-    const values = trace.figures.find((f) => f.index === index && f.name === name)?.values;
-    if (!values) return false;
-    const at = (time: number) =>
-      values[Math.min(trace.bins - 1, Math.max(0, Math.floor((time - trace.from) / trace.width)))]!;
-    const [half, last] = [at(result.from + span / 2), at(result.to)];
-    // Slower and slower as most things go: by half as fast as over its second half it still comes there.
-    const ahead = last + (((last - half) / (span / 2)) * (until - span)) / 2;
-    return end.comparison === "atLeast" ? ahead >= end.value : ahead <= end.value;
+    if (comes(index, name, end.comparison, end.value)) return true;
+    // Some begin to count only once another has come: equal gravities after the sugar is gone.
+    const product = chamber.vessels[index]?.product;
+    return (product ? modelOf(product).observables : []).some((o) => {
+      const limit = o.limit?.(product!);
+      return limit?.aim === true && o.name !== name && comes(index, o.name, limit.side, limit.value);
+    });
   });
 }
 
@@ -39,7 +49,8 @@ export const stageStalls: Rule = (c) => {
   // What has to be held for a while takes at least that long once it is there.
   const held = Math.max(...waits.map((e) => e.heldFor));
   if (span < 12 * HOUR + held) return null;
-  if (stillMoves(c, span)) return null;
+  // It is too early to say of most things; and what goes on fast enough comes there.
+  if (span < stage.latest / 3 || stillMoves(c, span)) return null;
   const { when } = words(c);
   return {
     id: "stage-stalls",

@@ -36,7 +36,10 @@ function OneHeater({ surface, named, air }: { surface: SurfaceHeat; named: boole
   const { scale, system } = usePreferences();
   const { heater, name, without, face, judged, never, may, distances } = surface;
   const at = (t: number) => printTemperature(celsius(t), scale);
-  const far = (m: number) => printMeasure(Math.ceil(m * 20) / 20, measures.length, system);
+  // No face is known to a degree, nor a distance to a millimetre: the latter is rounded to the safe side.
+  const about = (t: number) => printTemperature(celsius(t), scale, 10);
+  const step = system === "customary" ? 0.0254 : 0.05;
+  const far = (m: number) => printMeasure(Math.ceil(m / step - 1e-9) * step, measures.length, system);
   return (
     <div className="grid max-w-prose gap-1">
       <p>
@@ -44,8 +47,8 @@ function OneHeater({ surface, named, air }: { surface: SurfaceHeat; named: boole
         Running without a pause in air of {at(air)}{" "}
         {face ? (
           <>
-            {face.of} comes to <strong>{at(face.usual)}</strong>, at most about {at(face.upper)}; covered on one side to{" "}
-            <strong>{at(face.covered)}</strong> (estimates from {Math.round(heater.power)}&nbsp;W)
+            {face.of} comes to about <strong>{about(face.usual)}</strong>, at most {about(face.upper)}; covered on one
+            side to <strong>{about(face.covered)}</strong> (estimates from {Math.round(heater.power)}&nbsp;W)
           </>
         ) : (
           <>

@@ -12,6 +12,8 @@ const usual: Partial<Record<ProductKind, Partial<Product>>> = {
 
 /** Share of its extract from which on a gravity that no longer falls is its end, and no pause. */
 const NEARLY = 0.98;
+/** So far below its packet's range a culture still works, K (common practice, no source). */
+const STILL_WORKS = 1;
 
 interface BeerState {
   [name: string]: number;
@@ -34,7 +36,8 @@ export const beer: ProductModel = {
   step: (state, product, { core }, _seconds, span, out) => {
     const own = state as BeerState;
     out.watts = (stepFerment(own, product.kind, core, span, product.pace) * own.total) / span;
-    if (own.done >= NEARLY) own.steady += span / 3600;
+    // In the cold every gravity is steady: only where it would still fall does that say anything.
+    if (own.done >= NEARLY && core >= product.packetLow - STILL_WORKS) own.steady += span / 3600;
   },
   peakHeat: (product, { volume }, t) => peakFermentHeat(product, volume, t),
   observables: [
@@ -47,7 +50,7 @@ export const beer: ProductModel = {
     },
     {
       name: "steady",
-      label: "gravity steady for",
+      label: "time of equal gravity",
       unit: "hours",
       of: (state) => state.steady!,
       // Two equal gravities a day or two apart count near the expected end alone (common practice, no source).

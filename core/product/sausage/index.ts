@@ -52,7 +52,7 @@ const drying: readonly ProductObservable[] = [
   {
     name: "loss",
     label: "weight lost",
-    unit: "share",
+    unit: "loss",
     of: lossOf,
     limit: ({ targetLoss }) => ({ value: targetLoss, side: "atLeast", aim: true, says: "as you want it" }),
   },
