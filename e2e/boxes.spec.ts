@@ -89,7 +89,7 @@ test("a happening is moved, lasts, is taken out and comes back by undo; the tria
 test("the full trial by keyboard: cursor, zoom, pan, place, whole again; layers, kept trial and its differences", async ({
   page,
 }) => {
-  await build(page, "Ale", "Upright larder fridge", "6", "26");
+  await build(page, "Just hold a temperature", "Upright larder fridge", "6", "26");
   await page.keyboard.press("t");
   const cursor = fullTrial(page).getByRole("slider", { name: /Moment of the trial/ });
   await cursor.focus();
@@ -117,7 +117,7 @@ test("the full trial by keyboard: cursor, zoom, pan, place, whole again; layers,
   await expect(row.getByRole("cell").last()).toHaveText(/^\u2212\d/);
   const download = page.waitForEvent("download");
   await page.getByRole("button", { name: "CSV" }).click();
-  expect((await download).suggestedFilename()).toMatch(/^trial-Ale.*\.csv$/);
+  expect((await download).suggestedFilename()).toMatch(/^trial-Just.*\.csv$/);
 });
 
 test("a recorded room replaces the daily swing; a wrong table says in which line", async ({ page }) => {

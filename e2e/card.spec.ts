@@ -30,7 +30,7 @@ for (const { paper, width, height } of [
       "Setpoint 23.8 °C",
       "Heating differential 3.3 °C",
       "Compressor delay 5 min",
-      "Low alarm 19.0 °C",
+      "Low alarm 18.9 °C",
       "it goes off at 23.8 °C",
       "Not in order yet.",
       "When the alarm sounds",

@@ -45,8 +45,9 @@ export async function openDemo(page: Page, station = "settings"): Promise<void> 
 }
 
 /** A chamber of one's own from an empty profile by the three questions. */
-export async function makeChamber(page: Page, name: string): Promise<void> {
+export async function makeChamber(page: Page, name: string, job?: string): Promise<void> {
   await page.goto("/new");
+  if (job) await page.getByRole("group", { name: "Product" }).getByText(job, { exact: true }).click();
   await page.getByLabel("Name it, if you like").fill(name);
   await page.getByRole("button", { name: "Put it on the shelf and open it" }).click();
   // It lands at what is to be keyed in; the stations begin with the job.

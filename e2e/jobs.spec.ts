@@ -144,6 +144,7 @@ test("limits are named with their remedy: degree-hours, a bath too cool, a crash
   await fill(page, "Pace", "0.3");
   await page.getByRole("button", { name: "Take its usual stages" }).click();
   await page.getByRole("button", { name: /^1\. Sour/ }).click();
+  await fill(page, "Coldest allowed", "25");
   await trialDone(page);
   const passed = verdicts.getByRole("button", { name: /Degree-hours.*past its limit/ });
   await passed.click();

@@ -37,9 +37,9 @@ test("from an empty profile to a changed setpoint, a kept remedy and the card, b
   await page.keyboard.press("6");
   await tabTo(page, /^Setpoint$/);
   await page.keyboard.press("ArrowUp");
-  await expect(page.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("24.6");
+  await expect(page.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("23.6");
   await page.keyboard.press("Control+z");
-  await expect(page.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("24.5");
+  await expect(page.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("23.5");
 
   await page.keyboard.press("Escape");
   await page.keyboard.press("5");

@@ -95,7 +95,7 @@ describe("records", () => {
     expect(backup.ok && backup.value.chambers[0]!.room).toEqual(old.room);
   });
 
-  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])(
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11])(
     "of the released form %i are restored from a backup as it was made then, whole",
     (version) => {
       const text = readFileSync(join(__dirname, "released", `backup-${version}.json`), "utf8");

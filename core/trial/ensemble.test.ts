@@ -109,7 +109,7 @@ describe("between when and when it is ready", () => {
       return doneAt(chamber, runTrial({ ...input, lean: true })) ?? Infinity;
     });
     const within = done.filter((t) => t >= range!.soon! && t <= range!.late!).length;
-    if (process.env.HARD) console.log(`ready between, ale: ${within} of ${draws} within`);
+    if (process.env.HARD) process.stdout.write(`ready between, ale: ${within} of ${draws} within\n`);
     expect(within).toBeGreaterThanOrEqual(0.8 * draws);
     expect(Math.max(...done)).toBeGreaterThan(range!.usual! * 1.05);
   });
