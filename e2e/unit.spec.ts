@@ -4,7 +4,7 @@ import { expect, fill, makeChamber, openDemo, test, trialDone } from "./fixtures
 test("a unit's sheet is filled in once, and sentence, fields and card read in its words; it goes out and comes back", async ({
   page,
 }) => {
-  await makeChamber(page, "Mine");
+  await makeChamber(page, "Mine", "Just hold a temperature");
   await page.keyboard.press("6");
   await page.getByText("Its sheet: what things are called on your unit").click();
   await fill(page, "What you call it", "Garage unit");
@@ -18,10 +18,10 @@ test("a unit's sheet is filled in once, and sentence, fields and card read in it
   await place.nth(0).fill("3");
   await place.nth(0).press("Enter");
   await expect(page.getByRole("heading", { name: "To key in on \u201cGarage unit\u201d" })).toBeVisible();
-  await expect(page.getByRole("textbox", { name: "Goal", exact: true })).toHaveValue("19.5");
+  await expect(page.getByRole("textbox", { name: "Goal", exact: true })).toHaveValue("20.0");
   const steps = page.getByRole("region", { name: "Step by step" }).getByRole("listitem");
   await expect(steps.first()).toHaveText("Enter: both arrows together");
-  await expect(steps.nth(1)).toContainText("Goal (number 3), which is the setpoint: 19.5");
+  await expect(steps.nth(1)).toContainText("Goal (number 3), which is the setpoint: 20.0");
   await expect(page.getByText(/A pause of 10.s drops what you have changed/)).toBeVisible();
 
   const download = page.waitForEvent("download");
@@ -36,7 +36,7 @@ test("a unit's sheet is filled in once, and sentence, fields and card read in it
   await page
     .getByLabel("A unit sheet")
     .setInputFiles({ name: "mine.json", mimeType: "application/json", buffer: readFileSync(path) });
-  await expect(page.getByRole("textbox", { name: "Goal", exact: true })).toHaveValue("19.5");
+  await expect(page.getByRole("textbox", { name: "Goal", exact: true })).toHaveValue("20.0");
 
   for (const [moment, word] of [
     ["The probe is unplugged or broken", "E1"],
@@ -113,8 +113,7 @@ test("every kind of unit: its own parameters, a sentence that fits, a trial; two
 });
 
 test("more vessels, a heat curve and a watching probe: put in, seen in the trial, taken out", async ({ page }) => {
-  await makeChamber(page, "Full");
-  await page.getByLabel("What is in it").selectOption({ label: "Just hold a temperature" });
+  await makeChamber(page, "Full", "Just hold a temperature");
   await page.getByText("Heat of its own: none").click();
   await page.getByRole("button", { name: "Add a point" }).click();
   await page.getByRole("button", { name: "Add a point" }).click();

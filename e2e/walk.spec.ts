@@ -33,8 +33,8 @@ test("three questions lead from an empty profile to a bench with settings and a 
   await page.getByRole("button", { name: "Put it on the shelf and open it" }).click();
   await trialDone(page);
   await page.keyboard.press("6");
-  await expect(page.getByLabel("What will happen").getByText("it goes off at 10.5 °C").first()).toBeVisible();
-  await expect(page.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("10.5");
+  await expect(page.getByLabel("What will happen").getByText("it goes off at 11.0 °C").first()).toBeVisible();
+  await expect(page.getByRole("textbox", { name: "Setpoint", exact: true })).toHaveValue("11.0");
   await expect(page.getByText("The product itself will be")).toBeVisible();
   expect(Date.now() - started).toBeLessThan(60_000);
 });
@@ -61,7 +61,8 @@ test.describe("where people measure in inches", () => {
 
 test("everything that is asked has its effect on the trial, and reload keeps it", async ({ page }) => {
   test.setTimeout(240_000);
-  await makeChamber(page, "All knobs");
+  // Of one stage: its figures are those of the whole trial.
+  await makeChamber(page, "All knobs", "Wine");
   await openTrial(page);
   let before = await figures(page);
   await page.keyboard.press("Escape");

@@ -40,7 +40,7 @@ test("heat and cold: the worst hour each way, what may touch, a second heater, i
   await page.getByRole("button", { name: "Another heater" }).click();
   await expect(worst.getByRole("img", { name: /^Heat that the devices give: Tube heater 1/ })).toBeVisible();
   await page.getByText("How hot the heater gets").click();
-  await expect(page.getByRole("region", { name: "What may touch the heater" })).toContainText("May touch it:");
+  await expect(page.getByRole("region", { name: "What may touch the heater" })).toContainText("Never against it:");
   await page.goto("/bench?c=demo-picnic-box&at=heat");
   await trialDone(page);
   await page.getByRole("button", { name: "Another cooler" }).click();
