@@ -50,7 +50,19 @@ const pictures = [
   ["bench-heat", bench("heat"), wide, "light"],
   ["bench-probe", bench("probe"), wide, "light"],
   ["bench-settings", bench("settings"), wide, "light"],
-  ["trial-full", "/bench?c=demo-curing-cabinet&at=settings", wide, "light", full],
+  [
+    "trial-full",
+    "/bench?c=demo-curing-cabinet&at=settings",
+    wide,
+    "light",
+    async (page) => {
+      await full(page);
+      await page
+        .getByText(/^Ready between|^Not ready within/)
+        .first()
+        .waitFor({ timeout: 60_000 });
+    },
+  ],
   ["card", "/card?c=demo-larder-cabinet", wide, "light"],
   [
     "bench-wiring-cellar",

@@ -26,15 +26,17 @@ function figuresOf(chamber: Chamber, stage: Stage) {
         limit: null,
         now: stage.low,
       },
-      ...modelOf(product).observables.map((o) => ({
-        id,
-        of,
-        name: o.name,
-        label: `${whose}${o.label}`,
-        unit: o.unit,
-        limit: o.limit?.(product) ?? null,
-        now: 0,
-      })),
+      ...modelOf(product)
+        .observables.filter((o) => !o.speaks || o.speaks(product))
+        .map((o) => ({
+          id,
+          of,
+          name: o.name,
+          label: `${whose}${o.label}`,
+          unit: o.unit,
+          limit: o.limit?.(product) ?? null,
+          now: 0,
+        })),
     ];
   });
 }

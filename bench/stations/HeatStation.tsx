@@ -79,7 +79,7 @@ export function HeatStation() {
           ))}
         </div>
       )}
-      {heaters.some((h) => h.kind !== "none" && h.kind !== "charcoal") && (
+      {heaters.some((h) => h.kind !== "none") && (
         <Fold summary="How hot the heater gets, and what may touch it" part="touch">
           <Touch />
         </Fold>

@@ -29,6 +29,7 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
   const say = useMoments(trial);
   const lanes = chamber.vessels.flatMap(({ product, id }, index) =>
     modelOf(product).observables.flatMap((figure) => {
+      if (figure.speaks && !figure.speaks(product)) return [];
       const course = trace.figures.find((f) => f.index === index && f.name === figure.name);
       const whose = chamber.vessels.length > 1 ? `${atFirst(judgedName(id, chamber.vessels))}: ` : "";
       const label = whose ? `${whose}${figure.label}` : atFirst(figure.label);

@@ -27,12 +27,14 @@ interface Choice {
 
 const choicesOf = ({ vessels }: Chamber): Choice[] =>
   vessels.flatMap(({ id, product }) =>
-    modelOf(product).observables.map((figure) => ({
-      key: `${id} ${figure.name}`,
-      vessel: id,
-      figure,
-      label: vessels.length > 1 ? `${atFirst(judgedName(id, vessels))}: ${figure.label}` : atFirst(figure.label),
-    })),
+    modelOf(product)
+      .observables.filter((o) => !o.speaks || o.speaks(product))
+      .map((figure) => ({
+        key: `${id} ${figure.name}`,
+        vessel: id,
+        figure,
+        label: vessels.length > 1 ? `${atFirst(judgedName(id, vessels))}: ${figure.label}` : atFirst(figure.label),
+      })),
   );
 
 /** What has been read of the products, typed beside their course; and what it says of the course. */

@@ -43,7 +43,8 @@ export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
               <span className="quiet">
                 {trial && of
                   ? narrow
-                    ? arrivalOf(trial, of.chamber, range)
+                    ? // The lanes below say between when and when: two lines are all the room there is.
+                      arrivalOf(trial, of.chamber, NO_RANGE)
                     : `${arrivalOf(trial, of.chamber, range)}, ${starts(trial)}`
                   : "running …"}
               </span>
@@ -111,6 +112,8 @@ function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
     </>
   );
 }
+
+const NO_RANGE: RangeHold = { range: null, progress: null, failed: false };
 
 /** When it is ready, once that is known: the one answer that stands everywhere. */
 function readyIn({ range }: RangeHold): string | null {

@@ -57,6 +57,8 @@ export interface ProductObservable {
   label: string;
   unit: ObservableUnit;
   of: (state: ProductState, product: Product) => number;
+  /** Whether it says anything of such a product; always, where nothing is said. */
+  speaks?: (product: Product) => boolean;
   limit?: (product: Product) => ProductLimit | null;
 }
 

@@ -147,7 +147,7 @@ export const stopRules: readonly StopRule[] = [
   },
   {
     id: "warm-held",
-    kinds: ["hold"],
+    kinds: ["hold", "spontaneous", "wine", "cider", "mead"],
     figure: "warmHeld",
     weighs: "danger",
     title: "Moist food lies warm",

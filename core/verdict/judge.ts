@@ -28,7 +28,7 @@ import { allWell } from "./normal";
 import { heldUnknown, limitPassed, noLimitKnown, notReady, slowComeUp, tooCoolToKill } from "./product";
 import { nobodyThere, stageStalls, trialTooShort } from "./program";
 import { differentialTooFine, limitsReversed, noAlarm, offsetHides, probeLoose, unitsFight } from "./reading";
-import { boils, fuelEnds, glowTooStrong, iceEnds, oneSided, wastedEnergy } from "./supplies";
+import { basketFull, boils, fuelEnds, glowTooStrong, iceEnds, oneSided, wastedEnergy } from "./supplies";
 import { sameVerdict } from "./same";
 import { mayChase } from "./spans";
 import { leavesBand, livesAtOneEnd, overshoot } from "./swing";
@@ -97,6 +97,7 @@ const rules: readonly (readonly [Scope, Rule])[] = [
   ["program", iceGrows],
   ["program", absorberFull],
   ["program", waterFights],
+  ["program", basketFull],
   ["program", heldUnknown],
   ["judged", livesAtOneEnd],
   ["judged", airUnseen],

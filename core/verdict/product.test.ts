@@ -72,6 +72,22 @@ describe("what a product says of a trial", () => {
       [...sausage(20, 1), kind("hold"), set("product", "holds", "keeps")],
       1,
     ],
+    // A course that somebody types may be of food that nothing holds back; wine is sour.
+    [
+      "limit-warmHeld",
+      "danger",
+      [...sausage(20, 1), kind("wine"), set("product", "holds", "moist")],
+      [...sausage(20, 1), kind("wine")],
+      1,
+    ],
+    // 15 kg lie in 60 L; the basket of a usual drum holds about 9 kg (estimate).
+    [
+      "basket-full",
+      "note",
+      [set("cabinet", "kind", "drum"), kind("smoke"), set("heater", "fuel", 15)],
+      [set("cabinet", "kind", "drum"), kind("smoke"), set("heater", "fuel", 7)],
+      1,
+    ],
     [
       "held-unknown",
       "note",

@@ -1,5 +1,5 @@
 import { boxes, coolerChoice, coolersFor, hasHeater, hasIce, heatersOf, isIce } from "../chamber";
-import { printDuration, printNumber } from "../quantity";
+import { measures, printDuration, printMeasure, printNumber } from "../quantity";
 import { switchesOf } from "../trial";
 import { binsOf, judgedLine } from "./lines";
 import { coolerRoom } from "./milderRoom";
@@ -164,6 +164,28 @@ export const oneSided: Rule = (c) => {
               },
             ]
           : offered(canHeat ? coolerRoom(c) : null),
+  };
+};
+
+/** Charcoal that lies loosely, kg/m³, and what the basket of a usual drum holds of it, m³ (estimates). */
+const LOOSE_CHARCOAL = 250;
+const BASKET = 0.035;
+
+/** More fuel than the basket of a usual drum holds: asked, since nobody has measured yours. */
+export const basketFull: Rule = (c) => {
+  if (c.chamber.cabinet.kind !== "drum") return null;
+  const heater = c.chamber.heaters.find((h) => h.kind === "charcoal" && h.fuel > LOOSE_CHARCOAL * BASKET);
+  if (!heater) return null;
+  const holds = printMeasure(LOOSE_CHARCOAL * BASKET, measures.mass, "metric");
+  return {
+    id: "basket-full",
+    about: heater.id,
+    severity: "note",
+    station: "heat",
+    title: "Does so much charcoal go into its basket?",
+    text: `${printMeasure(heater.fuel, measures.mass, "metric")} lie loosely in some ${printNumber((heater.fuel / LOOSE_CHARCOAL) * 1000, 1)}\u00a0L; the basket of a usual drum holds about ${holds} (estimate). If yours holds less, plan to add some on the way: the trial takes all of it to be in at the start.`,
+    moment: null,
+    remedies: [],
   };
 };
 

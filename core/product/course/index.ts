@@ -1,6 +1,7 @@
 import type { Product, ProductKind } from "../../model";
 import { celsius } from "../../quantity";
 import { attenuation, fermentationHeat } from "../beer";
+import { countWarm, warmHeld } from "../held";
 import type { ProductModel } from "../shape";
 
 const SEED = 0.01;
@@ -37,9 +38,11 @@ export function mustFreezesAt({ originalGravity, finalGravity }: Product): numbe
 export const typedCourse: ProductModel = {
   kinds: ["spontaneous", "wine", "cider", "mead"],
   holdsFor: 300,
-  defaults: (kind) => usual[kind]!,
-  start: (product, { volume }) => ({ done: SEED, total: fermentationHeat(product, volume) }),
-  step: (state, product, _feels, _seconds, span, out) => {
+  // Must and cider are sour, and soon alcoholic; what somebody else ferments by a typed course may be neither.
+  defaults: (kind) => ({ ...usual[kind]!, holds: "keeps" }),
+  start: (product, { volume }) => ({ done: SEED, warm: 0, total: fermentationHeat(product, volume) }),
+  step: (state, product, { core }, _seconds, span, out) => {
+    countWarm(state, product, core, span);
     const grown = state.done! * Math.exp(rateOf(product) * span);
     const next = grown / (1 + grown - state.done!);
     out.watts = ((next - state.done!) * state.total!) / span;
@@ -61,6 +64,7 @@ export const typedCourse: ProductModel = {
       of: (state, { originalGravity, finalGravity }) =>
         originalGravity - (originalGravity - finalGravity) * state.done!,
     },
+    warmHeld,
   ],
   range: ({ packetLow, packetHigh }) => ({ low: packetLow, high: packetHigh }),
   hazards: (product) => [{ id: "freezes", at: celsius(mustFreezesAt(product)), within: 1 }],

@@ -1,7 +1,7 @@
 import type { Product } from "../../model";
 import { celsius } from "../../quantity";
 import { COLD_BELOW, HOT_ABOVE, OUT_OF_COLD } from "../sausage";
-import type { ProductModel } from "../shape";
+import type { ProductModel, ProductObservable } from "../shape";
 
 /** Own heat by a typed curve at a moment, W: straight lines between its points, nothing before and after them. */
 export function curveHeat(curve: Product["heatCurve"], hours: number): number {
@@ -13,28 +13,36 @@ export function curveHeat(curve: Product["heatCurve"], hours: number): number {
   return 0;
 }
 
+/** Moist food that nothing holds back counts its hours between cold and hot. */
+export const warmHeld: ProductObservable = {
+  name: "warmHeld",
+  label: "moist food between 5 and 57 °C",
+  unit: "hours",
+  of: (state) => state.warm!,
+  speaks: ({ holds }) => holds === "moist",
+  limit: ({ holds }) =>
+    holds === "moist"
+      ? { value: OUT_OF_COLD, side: "atMost", aim: false, says: "Food Code 3-501.19, from memory" }
+      : null,
+};
+
+/** Moves its hours on. */
+export function countWarm(state: Record<string, number>, { holds }: Product, core: number, span: number): void {
+  if (holds === "moist" && core > COLD_BELOW && core < HOT_ABOVE) state.warm! += span / 3600;
+}
+
 /** What is only held at a temperature, with the heat of its own that somebody has typed in as a curve. */
 export const held: ProductModel = {
   kinds: ["hold"],
   defaults: () => ({}),
   start: () => ({ warm: 0 }),
-  step: (state, { heatCurve, holds }, { core }, seconds, span, out) => {
-    if (holds === "moist" && core > COLD_BELOW && core < HOT_ABOVE) state.warm! += span / 3600;
+  step: (state, product, { core }, seconds, span, out) => {
+    const { heatCurve } = product;
+    countWarm(state, product, core, span);
     out.watts = heatCurve.length ? curveHeat(heatCurve, seconds / 3600) : 0;
   },
   peakHeat: ({ heatCurve }) => Math.max(0, ...heatCurve.map((p) => p.watts)),
-  observables: [
-    {
-      name: "warmHeld",
-      label: "moist food between 5 and 57 °C",
-      unit: "hours",
-      of: (state) => state.warm!,
-      limit: ({ holds }) =>
-        holds === "moist"
-          ? { value: OUT_OF_COLD, side: "atMost", aim: false, says: "Food Code 3-501.19, from memory" }
-          : null,
-    },
-  ],
+  observables: [warmHeld],
   range: () => null,
   hazards: () => [{ id: "freezes", at: celsius(0), within: 0 }],
   readings: [],
