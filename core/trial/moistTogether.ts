@@ -17,7 +17,7 @@ const RISES = 0.063;
 const MOST_TURNS = 25;
 /** A difference for slopes, the nearest that temperatures are solved to, and the furthest that one turn goes, K. */
 const NUDGE = 0.01;
-const NEAR = 1e-6;
+const NEAR = 1e-4;
 const NEAR_ENOUGH = 0.05;
 const FURTHEST = 8;
 
