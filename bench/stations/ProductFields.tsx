@@ -33,7 +33,7 @@ const shapeLabels: Record<Product["shape"], string> = {
 };
 
 const saltedLabels: Record<Product["salted"], string> = {
-  unknown: "Nobody has said: taken as not yet",
+  unknown: "Not said: taken as not yet",
   no: "Not yet: it is salted in here, in the cold",
   even: "Yes, its salt is even to the core",
 };

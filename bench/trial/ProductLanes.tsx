@@ -11,7 +11,7 @@ import { Sized } from "./Sized";
 
 /** When it is ready: a range, since its pace, its box and the weather are estimates. */
 function sayReady({ soon, usual, late }: ReadyRange, at: (s: number) => string): string {
-  if (soon === null) return "Not ready within what was looked at, even where it is quick.";
+  if (soon === null) return "Not ready in any of the nine trials, even where it is quick.";
   const end = late === null ? "later than was looked at" : at(late);
   return `Ready between ${at(soon)} and ${end}${usual === null ? "" : `; usually at ${at(usual)}`}.`;
 }
@@ -68,10 +68,10 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
         {!range && (
           <p className="quiet">
             {failed
-              ? "Between when and when it is ready could not be worked out. The usual course stands."
+              ? "How early and how late it may be ready could not be worked out. The usual course stands."
               : progress
-                ? `Working out between when and when it is ready: ${progress.done} of ${progress.of} trials.`
-                : "Between when and when it is ready is worked out next."}
+                ? `Working out how early and how late it may be ready: ${progress.done} of ${progress.of} trials.`
+                : "How early and how late it may be ready is worked out next."}
           </p>
         )}
       </div>

@@ -181,7 +181,12 @@ function ReadingLine({ reading, trial, chamber, choice, spreads, newest, scale }
       <span className="font-semibold">{say(reading.at)}</span>
       <span>
         {choice.label} {print(reading.value)}
-        {against && (
+        {against && spreads.length === 0 && (
+          <span className="quiet">
+            ; by the course {print(against.usual)}; how far it may lie off is being worked out
+          </span>
+        )}
+        {against && spreads.length > 0 && (
           <span className="quiet">
             ; by the course {print(against.usual)}, {within ? "within" : "outside of"} what nine of ten would be (
             {print(against.low)} to {print(against.high)})

@@ -78,7 +78,7 @@ export function parametersInfo(chamber: Chamber): ParameterInfo[] {
       "filmGrows",
       "Films of still air grow with the difference to the power of",
       "",
-      "A quarter by natural convection: 0 leaves them as they are at a kelvin or two. A fan ends it.",
+      "0.25 by natural convection; 0: not at all. A fan ends it.",
       0.05,
     ],
     ["openToRoom", "Added while it is open", "W/K", "How fast an open door or lid lets the room in.", 1],

@@ -24,7 +24,7 @@ export type DeviceBody = Pick<Heater, "bodyCapacity" | "toAir" | "toLining" | "t
 const filmIn = ({ kind, fan }: Cabinet): number => STILL_FILM * (fan ? stirring(kind).surfaces : 1);
 
 /** What years cost a bought cabinet: wet foam and a hard seal lose 20 to 50 % more (estimate). */
-const worn: Record<CabinetAge, number> = { new: 1, worn: 1.2, old: 1.5 };
+export const worn: Record<CabinetAge, number> = { new: 1, worn: 1.2, old: 1.5 };
 
 /**
  * Loss through the foam of a bought cabinet from its inner face to the room, W/K: area at mid-wall over what its layers
@@ -77,7 +77,7 @@ function fridge(cabinet: Cabinet): Shell {
 }
 
 /** The chest freezer of 140 L that other chests are scaled from (estimates): J/K, W/K. */
-const chestReference = {
+export const chestReference = {
   cabinet: {
     kind: "chest",
     height: 0.85,

@@ -15,7 +15,7 @@ export class LeftGround extends Error {
     readonly reached: number,
   ) {
     const where = !Number.isFinite(reached)
-      ? "its temperatures run away"
+      ? "its temperatures would rise or fall without end"
       : `something in it would be at ${Math.round(reached)}\u00a0°C`;
     super(
       `after ${printDuration(at)} ${where}, which is outside of what can be computed here, so none of its figures are shown. Take back what you changed last; look at the power of the heater, at open water and at what dries`,

@@ -2,7 +2,7 @@ import { LOSS_SPAN, SPAN, withShares } from "../chamber";
 import type { Chamber } from "../model";
 import { modelOf } from "../product";
 import { celsius, chance } from "../quantity";
-import { NINE_OF_TEN, slower } from "./paces";
+import { NINE_OF_TEN, normalAt, slower } from "./paces";
 import type { Plan } from "./planWith";
 
 /**
@@ -31,15 +31,6 @@ const ROOM_WITHIN = 4;
 /** Orders of the draws that are looked at, for one in which no two go together. */
 const ORDERS = 60;
 const SEED = 20261201;
-
-/** Inverse of the normal distribution (Abramowitz and Stegun 26.2.23, to 4.5e-4). */
-export function normalAt(share: number): number {
-  const tail = Math.min(share, 1 - share);
-  const t = Math.sqrt(-2 * Math.log(tail));
-  const z =
-    t - (2.515517 + 0.802853 * t + 0.010328 * t * t) / (1 + 1.432788 * t + 0.189269 * t * t + 0.001308 * t ** 3);
-  return share < 0.5 ? -z : z;
-}
 
 /** Evenly spread deviations, one from each of as many equal shares. */
 const strata = Array.from({ length: MEMBERS }, (_, k) => STRETCHED * normalAt((k + 0.5) / MEMBERS));

@@ -29,12 +29,17 @@ export function slower(product: Product, deviations: number): Product {
   return { ...product, [span.field]: product[span.field] * share };
 }
 
+/** Inverse of the normal distribution (Abramowitz and Stegun 26.2.23, to 4.5e-4). */
+export function normalAt(share: number): number {
+  const tail = Math.min(share, 1 - share);
+  const t = Math.sqrt(-2 * Math.log(tail));
+  const z =
+    t - (2.515517 + 0.802853 * t + 0.010328 * t * t) / (1 + 1.432788 * t + 0.189269 * t * t + 0.001308 * t ** 3);
+  return share < 0.5 ? -z : z;
+}
+
 /**
  * Deviations by which each of so many products is taken slower so that in nine of ten cases none of them is slower
- * still: the normal deviate of 0.9^(1/n) (Abramowitz and Stegun 26.2.23, to 4.5e-4).
+ * still: the normal deviate of 0.9^(1/n).
  */
-export function lateDeviations(products: number): number {
-  const rest = 1 - 0.9 ** (1 / Math.max(1, products));
-  const t = Math.sqrt(-2 * Math.log(rest));
-  return t - (2.515517 + 0.802853 * t + 0.010328 * t * t) / (1 + 1.432788 * t + 0.189269 * t * t + 0.001308 * t ** 3);
-}
+export const lateDeviations = (products: number): number => normalAt(0.9 ** (1 / Math.max(1, products)));

@@ -16,7 +16,7 @@ export function curveHeat(curve: Product["heatCurve"], hours: number): number {
 /** Moist food that nothing holds back counts its hours between cold and hot. */
 export const warmHeld: ProductObservable = {
   name: "warmHeld",
-  label: "moist food between 5 and 57 °C",
+  label: "moist food neither cold nor hot",
   unit: "hours",
   of: (state) => state.warm!,
   speaks: ({ holds }) => holds === "moist",

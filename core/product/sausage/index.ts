@@ -214,7 +214,7 @@ export const wholeMuscle: ProductModel = {
     },
     {
       name: "warmRaw",
-      label: "warmer than 5 °C before its salt is even",
+      label: "out of the cold before its salt is even",
       unit: "hours",
       of: (state) => state.warmRaw!,
       limit: () => ({ value: OUT_OF_COLD, side: "atMost", aim: false, says: "Food Code 3-501.19, from memory" }),
