@@ -35,6 +35,7 @@ import { BenchBar } from "./BenchBar";
 import {
   ActionsContext,
   ChamberContext,
+  RangeContext,
   TrialContext,
   type BenchActions,
   type BenchChamber,
@@ -47,7 +48,7 @@ import { StagePicker } from "./StagePicker";
 import { stationInfo } from "./stations";
 import { ChamberName } from "./ChamberName";
 import { stationTable } from "./stationTable";
-import { useRange } from "./useRange";
+import { useRange, type RangeHold } from "./useRange";
 import { useEffects, useTrial } from "./useTrial";
 import { useTrialSize } from "./useTrialSize";
 import { useNarrow, useTyping } from "./useViewport";
@@ -174,12 +175,12 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const settled = stored.settled.includes(station);
   const chamber = useMemo(() => shown && chamberOf(shown, stageId, unitId), [shown, stageId, unitId]);
   const range = useRange(live);
-  const trial = useShown({ live, effects, range, kept, trying: attempt?.remedy ?? null }, stageId, unitId);
+  const trial = useShown({ live, effects, kept, trying: attempt?.remedy ?? null }, stageId, unitId);
   if (!chamber) return <FirstMoment record={stored} live={live} />;
   const { record } = chamber;
   const { screen: Screen, aside: Aside, dock: Dock } = stationTable[station];
   return (
-    <BenchContexts chamber={chamber} trial={trial} actions={actions}>
+    <BenchContexts chamber={chamber} trial={trial} range={range} actions={actions}>
       <div className="tiny:block tiny:h-auto tiny:overflow-visible grid h-dvh grid-cols-1 grid-rows-[auto_1fr_auto] overflow-hidden">
         {!(narrow && typing) && (
           <div inert={size === "full"}>
@@ -273,18 +274,22 @@ function shownOf(
 function BenchContexts({
   chamber,
   trial,
+  range,
   actions,
   children,
 }: {
   chamber: BenchChamber;
   trial: BenchTrial;
+  range: RangeHold;
   actions: BenchActions;
   children: ReactNode;
 }) {
   return (
     <ActionsContext.Provider value={actions}>
       <ChamberContext.Provider value={chamber}>
-        <TrialContext.Provider value={trial}>{children}</TrialContext.Provider>
+        <TrialContext.Provider value={trial}>
+          <RangeContext.Provider value={range}>{children}</RangeContext.Provider>
+        </TrialContext.Provider>
       </ChamberContext.Provider>
     </ActionsContext.Provider>
   );
@@ -315,14 +320,14 @@ const chamberOf = (
 
 /** What is on show of the trial, as one thing that changes only when something of it does. */
 function useShown(
-  { live, effects, kept, trying, range }: Pick<BenchTrial, "live" | "effects" | "kept" | "trying" | "range">,
+  { live, effects, kept, trying }: Pick<BenchTrial, "live" | "effects" | "kept" | "trying">,
   stageId: string | null,
   unitId: string | null,
 ): BenchTrial {
   const { answer, of: asked, busy, failed, count, round, again } = live;
   return useMemo((): BenchTrial => {
     const shown = { answer, of: asked, busy, failed, count, round, again };
-    const rest = { live: shown, effects, range, kept, trying, verdicts: answer?.verdicts ?? NO_VERDICTS };
+    const rest = { live: shown, effects, kept, trying, verdicts: answer?.verdicts ?? NO_VERDICTS };
     if (!answer || !asked) return { ...rest, of: null, result: null, metrics: null, calm: null, judged: "product" };
     const looked = lookedAt(answer.plan, stageId, unitId);
     const result = answer.trial.stages.find((r) => r.id === looked.stage.id) ?? null;
@@ -337,7 +342,7 @@ function useShown(
       calm: heldIn(answer.calm.find((r) => r.id === looked.stage.id)),
       judged: first ? judgedName(first, looked.chamber.vessels) : looked.stage.of,
     };
-  }, [answer, asked, busy, failed, count, round, again, effects, range, kept, trying, stageId, unitId]);
+  }, [answer, asked, busy, failed, count, round, again, effects, kept, trying, stageId, unitId]);
 }
 const NO_VERDICTS: Verdict[] = [];
 

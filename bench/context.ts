@@ -58,8 +58,6 @@ export interface BenchTrial {
   calm: Metrics | null;
   verdicts: Verdict[];
   effects: Record<string, Effect[] | undefined>;
-  /** Between what it may come out, and when it may be ready. */
-  range: RangeHold;
   /** What the line of the judged temperature is called: "product", "air" in a smoker, "vessel 1" of several. */
   judged: string;
   /** A trial kept for comparison. */
@@ -83,6 +81,8 @@ export interface BenchActions {
 
 export const ChamberContext = createContext<BenchChamber | null>(null);
 export const TrialContext = createContext<BenchTrial | null>(null);
+/** Between what the trial on show may come out, and when: it comes on its own, long after the trial. */
+export const RangeContext = createContext<RangeHold | null>(null);
 export const ActionsContext = createContext<BenchActions | null>(null);
 
 function here<T>(found: T | null): T {
@@ -92,5 +92,6 @@ function here<T>(found: T | null): T {
 
 export const useChamber = (): BenchChamber => here(useContext(ChamberContext));
 export const useShownTrial = (): BenchTrial => here(useContext(TrialContext));
+export const useShownRange = (): RangeHold => here(useContext(RangeContext));
 export const useActions = (): BenchActions => here(useContext(ActionsContext));
 export const usePreferences = (): PreferencesRecord => useWorkshop((s) => s.preferences);

@@ -14,6 +14,22 @@ test("what hurts most stands first, once every trial is there", async ({ page })
   expect(danger.slice(danger.indexOf(false))).not.toContain(true);
 });
 
+test("when it is ready is one answer: on the shelf, at the bench, and a trial run to its end keeps to it", async ({
+  page,
+}) => {
+  const sausage = page.getByRole("listitem").filter({ hasText: "Curing cabinet, venison sausage" });
+  const words = sausage.getByText(/^Ready after .* between .* and /);
+  await expect(words).toBeVisible({ timeout: 60_000 });
+  const said = (await words.innerText()).replace(/^R|\.$/g, (c) => (c === "R" ? "r" : ""));
+  await sausage.getByRole("link", { name: /^Open/ }).click();
+  const strip = page.locator("section[aria-label='Trial']");
+  await expect(strip.getByText(said)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole("button", { name: "Run it to its end" }).click();
+  await expect(page.getByRole("combobox", { name: "Length of the trial" })).toHaveValue("30");
+  await expect(strip.getByText(/^not ready/)).toHaveCount(0);
+  await expect(strip.getByText(said)).toBeVisible({ timeout: 30_000 });
+});
+
 test("a chamber is copied, renamed by keys, put into a file, and undone; nothing keeps the focus from the keys", async ({
   page,
 }) => {

@@ -7,7 +7,8 @@ import { nextStation, stationInfo, VerdictTitle } from "@/bench";
 import { boxes, describe } from "@/core/chamber";
 import type { ChamberRecord, PreferencesRecord } from "@/core/model";
 import { productLabels } from "@/core/product";
-import { celsius, printTemperature } from "@/core/quantity";
+import { atFirst, celsius, printTemperature } from "@/core/quantity";
+import { readyWords, type Ensemble } from "@/core/trial";
 import { CabinetDrawing } from "@/parts/cabinet";
 import { useWorkshop } from "@/workshop";
 import type { TrialAnswer } from "@/workers";
@@ -17,6 +18,7 @@ import { PutBy } from "./PutBy";
 import { RemoveChamber } from "./RemoveChamber";
 import { ShelfName } from "./ShelfName";
 import { isMeant, shelfOrder } from "./shelfOrder";
+import { useRanges } from "@/bench/useRanges";
 import { useVerdicts } from "@/bench/useVerdicts";
 
 const heightOf = (record: ChamberRecord): number => {
@@ -38,6 +40,7 @@ export function Chambers({ chambers: all }: { chambers: readonly ChamberRecord[]
   const backup = useLastBackup();
   const changed = changedSince(records, backup?.at ?? null);
   const answers = useVerdicts(chambers, preferences, preferences.scale);
+  const ranges = useRanges(chambers, answers);
   const [sought, setSought] = useState("");
   const found = chambers.filter((record) => isMeant(record, sought));
   // Nothing moves under a finger while the trials run: it takes its place once all of them are there.
@@ -56,7 +59,13 @@ export function Chambers({ chambers: all }: { chambers: readonly ChamberRecord[]
     >
       {of.map((record) => (
         <li key={record.id} className="grid min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr]">
-          <Chamber zone={zone} record={record} answer={answers[record.id]} preferences={preferences} />
+          <Chamber
+            zone={zone}
+            record={record}
+            answer={answers[record.id]}
+            range={ranges[record.id]}
+            preferences={preferences}
+          />
         </li>
       ))}
       {more}
@@ -138,12 +147,14 @@ function Chamber({
   zone,
   record,
   answer: said,
+  range,
   preferences,
 }: {
   zone: number;
   record: ChamberRecord;
   /** In its place why there is none. */
   answer?: TrialAnswer | string;
+  range?: Ensemble;
   preferences: PreferencesRecord;
 }) {
   const chamber = useMemo(() => describe(record), [record]);
@@ -152,6 +163,7 @@ function Chamber({
   const answer = typeof said === "string" ? undefined : said;
   const next = answer ? nextStation(record, answer.verdicts) : null;
   const worst = answer?.verdicts[0];
+  const ready = range && readyWords(range);
   const { stages, vessels } = chamber;
   const low = Math.min(...stages.map((s) => s.low));
   const high = Math.max(...stages.map((s) => s.high));
@@ -192,6 +204,7 @@ function Chamber({
             </span>
           )}
         </p>
+        {ready && <p>{atFirst(ready)}.</p>}
         {answer && (
           <Link className="key justify-self-start" href={`/bench?c=${record.id}&at=${next ?? "settings"}`}>
             {next ? `Next: ${stationInfo[next].name}` : "All stations are settled"}

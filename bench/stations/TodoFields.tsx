@@ -2,9 +2,10 @@
 
 import { CalendarPlus } from "lucide-react";
 import { useState } from "react";
-import { isKeying, todoChanges, type Todo } from "@/core/trial";
+import { isKeying, readyWords, todoChanges, type Todo } from "@/core/trial";
+import { atFirst } from "@/core/quantity";
 import { download } from "@/parts/common";
-import { useShownTrial } from "../context";
+import { useShownRange, useShownTrial } from "../context";
 import { useMoments } from "../useMoments";
 import { useTodo } from "../useTodo";
 import { Otherwise } from "./Otherwise";
@@ -15,6 +16,7 @@ const SHOWN = 12;
 /** What there is to do, moment by moment, by the trial of the program; and into the calendar with it. */
 export function TodoFields() {
   const { live, of } = useShownTrial();
+  const { range } = useShownRange();
   const todo = useTodo();
   const [all, setAll] = useState(false);
   // What was planned before it went otherwise.
@@ -23,6 +25,7 @@ export function TodoFields() {
   const say = useMoments(trial ?? { startHour: 0 });
   if (!trial || !of) return null;
   const { startsAt } = of.chamber.program;
+  const ready = range && readyWords(range);
   const missing = of.chamber.stages.length - trial.stages.length;
   const shown = all ? todo : todo.slice(0, SHOWN);
   return (
@@ -46,6 +49,7 @@ export function TodoFields() {
         )}
         <p className="quiet max-w-prose">
           By the usual course in this trial: a reading decides, and moves what comes after it.
+          {ready && ` ${atFirst(ready)}.`}
           {missing > 0 && " The trial does not come to every stage: make it longer to see the rest."}
         </p>
         <p className="mb-4 flex flex-wrap items-center gap-3">
@@ -58,7 +62,7 @@ export function TodoFields() {
               void import("@/core/formats").then(({ calendarOf }) =>
                 download(
                   `${of.record.name.replace(/[^\p{L}\p{N}]+/gu, "-")}.ics`,
-                  calendarOf(of.record, todo, new Date(startsAt), new Date()),
+                  calendarOf(of.record, todo, new Date(startsAt), new Date(), range),
                   "text/calendar",
                 ),
               )

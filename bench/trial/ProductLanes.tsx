@@ -4,7 +4,7 @@ import { modelOf, printFigure, signsOf } from "@/core/product";
 import { atFirst } from "@/core/quantity";
 import { judgedName, type FigureRange, type ReadyRange, type Trace, type Trial } from "@/core/trial";
 import { FigureLane, LEFT, RIGHT, type View } from "@/parts/trace";
-import { useChamber, usePreferences, useShownTrial } from "../context";
+import { useChamber, usePreferences, useShownRange, useShownTrial } from "../context";
 import { useMoments } from "../useMoments";
 import { Readings } from "./Readings";
 import { Sized } from "./Sized";
@@ -23,7 +23,7 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
   const { chamber: now, record } = useChamber();
   // What the trial was run on: the hand may have gone on already.
   const chamber = useShownTrial().of?.chamber ?? now;
-  const { range, progress, failed } = useShownTrial().range;
+  const { range, progress, failed } = useShownRange();
   const spreads = range?.figures ?? NO_RANGES;
   const { scale } = usePreferences();
   const say = useMoments(trial);

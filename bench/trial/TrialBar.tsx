@@ -3,10 +3,9 @@
 import { ChevronDown, ChevronUp, Maximize2, Minimize2 } from "lucide-react";
 import { trialLengths, type Chamber } from "@/core/model";
 import { atFirst, printDuration } from "@/core/quantity";
-import { judgedName, type Trial } from "@/core/trial";
+import { allReady, judgedName, readyWords, type Ensemble, type Trial } from "@/core/trial";
 import { lengthField, setPreferences } from "@/workshop";
-import { useChamber, usePreferences, useShownTrial } from "../context";
-import type { RangeHold } from "../useRange";
+import { useChamber, usePreferences, useShownRange, useShownTrial } from "../context";
 import { VerdictTitle } from "../VerdictTitle";
 
 export type TrialSize = "folded" | "open" | "full";
@@ -22,7 +21,8 @@ interface Props {
 
 /** The trial's own line: what came out, how long it is, how large it is shown. */
 export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
-  const { live, verdicts, of, range } = useShownTrial();
+  const { live, verdicts, of } = useShownTrial();
+  const { range } = useShownRange();
   const trial = live.answer?.trial;
   const worst = verdicts[0];
   const full = size === "full";
@@ -44,7 +44,7 @@ export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
                 {trial && of
                   ? narrow
                     ? // The lanes below say between when and when: two lines are all the room there is.
-                      arrivalOf(trial, of.chamber, NO_RANGE)
+                      arrivalOf(trial, of.chamber, null)
                     : `${arrivalOf(trial, of.chamber, range)}, ${starts(trial)}`
                   : "running …"}
               </span>
@@ -80,12 +80,26 @@ export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
   );
 }
 
+/** The shortest length of a trial in which it is ready; null where the present one is enough, or none is. */
+function lengthToEnd(days: number, range: Ensemble | null): number | null {
+  const usual = (range && allReady(range)?.usual) ?? 0;
+  const last = usual / 86_400;
+  return last > days ? (trialLengths.find((length) => length >= last) ?? null) : null;
+}
+
 function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
   const { record } = useChamber();
+  const { range } = useShownRange();
   const preferences = usePreferences();
   const field = lengthField(record);
+  const toEnd = lengthToEnd(preferences[field], range);
   return (
     <>
+      {toEnd !== null && (
+        <button type="button" className="key shrink-0" onClick={() => setPreferences({ [field]: toEnd })}>
+          Run it to its end
+        </button>
+      )}
       <label className="flex min-h-11 shrink-0 items-center gap-2 whitespace-nowrap">
         <input
           type="checkbox"
@@ -113,32 +127,21 @@ function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
   );
 }
 
-const NO_RANGE: RangeHold = { range: null, progress: null, failed: false };
-
-/** When it is ready, once that is known: the one answer that stands everywhere. */
-function readyIn({ range }: RangeHold): string | null {
-  const [first] = range?.ready ?? [];
-  if (!first || first.soon === null) return null;
-  const usual = first.usual === null ? "" : `ready after ${printDuration(first.usual)}`;
-  return `${usual}${usual ? ", " : "ready "}between ${printDuration(first.soon)} and ${first.late === null ? "later than was looked at" : printDuration(first.late)}`;
-}
-
 /** How far it comes: through its program, or how much of the time what is judged is in its band, and since when. */
-function arrivalOf(trial: Trial, chamber: Chamber, range: RangeHold): string {
+function arrivalOf(trial: Trial, chamber: Chamber, range: Ensemble | null): string {
+  const ready = range && readyWords(range);
   const { stages, finishedAt, metrics, days } = trial;
   if (chamber.stages.length > 1) {
-    const ready = readyIn(range);
     if (finishedAt !== null) return ready ?? `ready after ${printDuration(finishedAt)}`;
     return `not ready in ${lengthWords(days)}, stage ${stages.length} of ${chamber.stages.length}${ready ? `; ${ready}` : ""}`;
   }
-  if (finishedAt !== null) return readyIn(range) ?? `ready after ${printDuration(finishedAt)}`;
+  if (finishedAt !== null) return ready ?? `ready after ${printDuration(finishedAt)}`;
   const { timeToBand, inBand, putIn } = metrics;
   const name = atFirst(judgedName(metrics.judged, chamber.vessels));
   if (timeToBand === null) return `${name} never in its band`;
   const atOnce = timeToBand - putIn < 60;
   const after = `after ${printDuration(timeToBand - putIn)}`;
   // Two things: when it is there for the first time, and how much of the time since then.
-  const ready = readyIn(range);
   const then = ready ? `; ${ready}` : "";
   return inBand > 0.995
     ? `${name} in its band ${atOnce ? "from the start" : after}${then}`

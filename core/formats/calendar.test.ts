@@ -47,6 +47,22 @@ describe("a program as a calendar file, read back by an independent parser", () 
     expect(again.map((e) => e.sequence)).toEqual([9, 9]);
     expect(again[1]!.startDate.toJSDate().toISOString()).toBe("2026-03-31T18:00:00.000Z");
   });
+  it("says between when and when it may be ready, over that time and without an alarm", () => {
+    const DAY = 86_400;
+    const range = { ready: [{ index: -1, soon: 8 * DAY, usual: 10 * DAY, late: 13.5 * DAY }] };
+    const [ready] = eventsOf(calendarOf(record, [], begins, written, range));
+    expect(ready!.startDate.toJSDate().toISOString()).toBe("2026-04-05T18:00:00.000Z");
+    expect(ready!.endDate.toJSDate().toISOString()).toBe("2026-04-11T06:00:00.000Z");
+    expect(ready!.description).toBe(
+      "Ready after 10\u00a0d, between 8\u00a0d and 14\u00a0d. An estimate: a reading decides.",
+    );
+    expect(ready!.component.getAllSubcomponents("valarm")).toHaveLength(0);
+    const two = { ready: [...range.ready, { index: 1, soon: 9 * DAY, usual: null, late: null }] };
+    const [both] = eventsOf(calendarOf(record, [], begins, written, two));
+    expect(both!.description).toMatch(/^Ready between 9\u00a0d and later than was looked at\./);
+    const never = { ready: [{ index: -1, soon: null, usual: null, late: null }] };
+    expect(eventsOf(calendarOf(record, [], begins, written, never))).toEqual([]);
+  });
   it("keeps to lines of 75 octets", () => {
     for (const line of calendarOf(record, tasks, begins, written).split("\r\n"))
       expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);

@@ -58,7 +58,8 @@ const STEP = 60;
 const QUICK_STEP = 10;
 /** A program of more than so many days is stepped by this, s. */
 const LONG = 10;
-const LONG_STEP = 150;
+const LONG_SHOWN = 7;
+const LONG_STEP = 180;
 /** So many times as long as the trial on show is looked on for an end, and no longer than so many days. */
 const FURTHER = 10;
 const LONGEST = 200;
@@ -175,7 +176,9 @@ export function* ensembleSteps(
   const { chamber } = plan;
   const members = membersOf(chamber);
   const of = members.length + 1;
-  const usual = yield* courseOf(plan, null, shown, STEP);
+  // What is not done in a week and more is stepped as coarsely at once.
+  const slow = shown.done === null && shown.days >= LONG_SHOWN;
+  const usual = yield* courseOf(plan, null, shown, slow ? LONG_STEP : STEP);
   const takes = Math.max(usual.done ?? 0, ...usual.wanted.map((w) => w ?? 0));
   const step = takes > LONG * DAY ? LONG_STEP : STEP;
   const courses: Course[] = [];

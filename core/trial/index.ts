@@ -25,6 +25,7 @@ export * from "./keying";
 export * from "./quick";
 export * from "./range";
 export * from "./reader";
+export * from "./readyWords";
 export * from "./run";
 export * from "./runOn";
 export * from "./runTrial";

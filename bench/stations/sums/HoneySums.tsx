@@ -5,7 +5,7 @@ import type { LoadedVessel } from "@/core/model";
 import { lotOf, reserveOf } from "@/core/product";
 import { celsius, measures, printDuration, printNumber, printTemperature } from "@/core/quantity";
 import { measureKind } from "@/parts/fields";
-import { usePreferences, useShownTrial } from "../../context";
+import { usePreferences, useShownRange, useShownTrial } from "../../context";
 import { Sum } from "./Sum";
 import { SumField } from "./SumField";
 
@@ -14,7 +14,8 @@ const DAY = 86_400;
 /** When the next pail has to go into the warm, so that the bottling pail never runs dry. */
 export function HoneySums({ vessel }: { vessel: LoadedVessel }) {
   const { scale, system } = usePreferences();
-  const { of, range: held } = useShownTrial();
+  const { of } = useShownTrial();
+  const held = useShownRange();
   const [pail, setPail] = useState(lotOf(vessel).mass);
   const [use, setUse] = useState(10);
   const index = of?.chamber.vessels.findIndex((v) => v.id === vessel.id) ?? -1;
