@@ -22,6 +22,18 @@ export function momentsOf(startsAt: string, startHour: number): (at: number) => 
   return (at) => (begins === null ? printMoment(at, startHour) : sayDate(begins + at));
 }
 
+const days = new Intl.DateTimeFormat(undefined, { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" });
+
+/** The day of a moment of a trial alone: what is known no better needs no clock. */
+export function useDays({ startHour }: Pick<Trial, "startHour">): (at: number) => string {
+  const { startsAt } = useChamber().chamber.program;
+  return useMemo(() => {
+    const begins = startsAt ? localSeconds(startsAt) : null;
+    return (at) =>
+      begins === null ? `day ${Math.floor(at / 86_400 + startHour / 24) + 1}` : days.format((begins + at) * 1000);
+  }, [startsAt, startHour]);
+}
+
 /** How a moment of a trial is written: by its date once a beginning is known, by day and hour before. */
 export function useMoments({ startHour }: Pick<Trial, "startHour">): (at: number) => string {
   const { startsAt } = useChamber().chamber.program;

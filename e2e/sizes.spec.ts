@@ -57,6 +57,7 @@ const look = (page: Page, touch: boolean) =>
         if (/hidden|clip/.test(style.overflowX) && e.scrollWidth > e.clientWidth + 1) wrong.add(`${name(e)} is cut`);
       }
       if (e instanceof SVGTextElement) {
+        if (box.right > innerWidth + 1 && !scrolls(e.closest("svg"))) wrong.add(`${name(e)} is drawn outside`);
         const to = e.getScreenCTM()!;
         if (parseFloat(style.fontSize) * Math.hypot(to.a, to.b) < 11.9) wrong.add(`${name(e)} is drawn too small`);
       }

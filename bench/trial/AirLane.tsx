@@ -29,7 +29,7 @@ export function AirLane({ trace, view }: { trace: Trace; view: View }) {
             view={view}
             limit={null}
             spread={{ low: humidity.low, high: humidity.high, from: trace.from, width: trace.width }}
-            label={`Relative humidity of the air, % \u00b7 shade: lowest and highest over what is estimated${wanted.length > 0 ? ` \u00b7 wanted ${wanted.join(", ")}` : ""}`}
+            label={`Humidity of the air${wanted.length === 1 ? ` \u00b7 wanted ${wanted[0]}` : ""}`}
             print={percent}
             total={total}
             left={LEFT}
@@ -37,6 +37,10 @@ export function AirLane({ trace, view }: { trace: Trace; view: View }) {
           />
         )}
       </Sized>
+      <p className="quiet max-w-prose text-sm">
+        Relative humidity; the shade goes from the lowest to the highest over what is estimated.
+        {wanted.length > 1 && ` Wanted: ${wanted.join(", ")}.`}
+      </p>
     </section>
   );
 }

@@ -2,19 +2,24 @@
 
 import { modelOf, printFigure, signsOf } from "@/core/product";
 import { atFirst } from "@/core/quantity";
-import { judgedName, type FigureRange, type ReadyRange, type Trace, type Trial } from "@/core/trial";
+import { judgedName, readyWords, type FigureRange, type ReadyRange, type Trace, type Trial } from "@/core/trial";
 import { FigureLane, LEFT, RIGHT, type View } from "@/parts/trace";
 import { useChamber, usePreferences, useShownRange, useShownTrial } from "../context";
-import { useMoments } from "../useMoments";
+import { useDays, useMoments } from "../useMoments";
 import { Readings } from "./Readings";
 import { Sized } from "./Sized";
 
 /** When it is ready: a range, since its pace, its box and the weather are estimates. */
-function sayReady({ soon, usual, late }: ReadyRange, at: (s: number) => string): string {
-  if (soon === null) return "Not ready in any of the nine trials, even where it is quick.";
-  const end = late === null ? "later than was looked at" : at(late);
-  return `Ready between ${at(soon)} and ${end}${usual === null ? "" : `; usually at ${at(usual)}`}.`;
+function sayReady(ready: ReadyRange, moment: (s: number) => string, day: (s: number) => string): string {
+  const { soon, late } = ready;
+  const words = readyWords({ ready: [ready] });
+  if (soon === null || words === null) return "Not ready in any of the nine trials, even where it is quick.";
+  const at = soon < CLOCKED ? moment : day;
+  return `${atFirst(words)}: from ${at(soon)}${late === null ? " on" : ` to ${at(late)}`}.`;
 }
+
+/** What is ready within less is said by the clock, s; anything else by its day. */
+const CLOCKED = 2 * 86_400;
 
 const NO_RANGES: FigureRange[] = [];
 
@@ -27,6 +32,7 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
   const spreads = range?.figures ?? NO_RANGES;
   const { scale } = usePreferences();
   const say = useMoments(trial);
+  const sayDay = useDays(trial);
   const lanes = chamber.vessels.flatMap(({ product, id }, index) =>
     modelOf(product).observables.flatMap((figure) => {
       if (figure.speaks && !figure.speaks(product)) return [];
@@ -62,7 +68,7 @@ export function ProductLanes({ trial, trace, view }: { trial: Trial; trace: Trac
             {ready.index >= 0 &&
               chamber.vessels.length > 1 &&
               `${atFirst(judgedName(chamber.vessels[ready.index]!.id, chamber.vessels))}: `}
-            <strong>{sayReady(ready, say)}</strong>
+            <strong>{sayReady(ready, say, sayDay)}</strong>
           </p>
         ))}
         {!range && (

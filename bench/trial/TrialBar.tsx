@@ -72,7 +72,7 @@ export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
         </button>
       </div>
       {full && narrow && (
-        <div className="rule-line flex items-center justify-between gap-3 border-y px-3 py-1">
+        <div className="rule-line flex flex-wrap items-center justify-between gap-x-3 gap-y-1 border-y px-3 py-1">
           <TrialChoices near={near} onNear={onNear} />
         </div>
       )}
