@@ -9,6 +9,7 @@ import { stations, type Change, type ChamberRecord, type Edit, type Station } fr
 import {
   judgedName,
   planLike,
+  planRough,
   planSentence,
   unitsOf,
   type Metrics,
@@ -49,7 +50,7 @@ import { stationInfo } from "./stations";
 import { ChamberName } from "./ChamberName";
 import { stationTable } from "./stationTable";
 import { useRange, type RangeHold } from "./useRange";
-import { useEffects, useTrial } from "./useTrial";
+import { useEffects, useTrial, type LiveTrial } from "./useTrial";
 import { useTrialSize } from "./useTrialSize";
 import { useNarrow, useTyping } from "./useViewport";
 
@@ -73,10 +74,7 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const attempt = trying?.on === stored ? trying : null;
   const asked = attempt?.record ?? stored;
   const { ask, ...live } = useTrial(asked, trialDaysOf(preferences, stored), scale);
-  const shown = useMemo(
-    () => shownOf(asked, live.of?.record ?? null, live.answer?.plan ?? null),
-    [asked, live.of, live.answer],
-  );
+  const shown = useMemo(() => shownOf(asked, live.known, live.failed !== null), [asked, live.known, live.failed]);
   const effects = useEffects(live);
   const [kept, setKept] = useState<PinnedTrial | null>(null);
   const ghost = useGhost(live.answer?.trial ?? null, kept?.trial ?? attempt?.before ?? null);
@@ -176,7 +174,7 @@ export function Bench({ record: stored, station, onStation }: Props) {
   const chamber = useMemo(() => shown && chamberOf(shown, stageId, unitId), [shown, stageId, unitId]);
   const range = useRange(live);
   const trial = useShown({ live, effects, kept, trying: attempt?.remedy ?? null }, stageId, unitId);
-  if (!chamber) return <FirstMoment record={stored} live={live} />;
+  if (!chamber) return <FirstMoment name={stored.name} />;
   const { record } = chamber;
   const { screen: Screen, aside: Aside, dock: Dock } = stationTable[station];
   return (
@@ -259,16 +257,19 @@ export function Bench({ record: stored, station, onStation }: Props) {
   );
 }
 
-/** The record on show with its plan: as worked out in the worker, or, until that has come, without measuring anew. */
+/**
+ * The record on show with its plan: as worked out in the worker, or, until that has come, without measuring anew. Where
+ * no trial of it can be run its fields stand all the same.
+ */
 function shownOf(
   asked: ChamberRecord,
-  answered: ChamberRecord | null,
-  plan: Plan | null,
+  known: LiveTrial["known"],
+  failed: boolean,
 ): { record: ChamberRecord; plan: Plan } | null {
-  if (!answered || !plan) return null;
-  if (answered === asked) return { record: asked, plan };
-  const like = planLike(asked, plan);
-  return like ? { record: asked, plan: like } : { record: answered, plan };
+  if (known?.record === asked) return known;
+  const like = known && planLike(asked, known.plan);
+  if (like) return { record: asked, plan: like };
+  return failed ? { record: asked, plan: planRough(asked) } : known;
 }
 
 function BenchContexts({
@@ -324,9 +325,9 @@ function useShown(
   stageId: string | null,
   unitId: string | null,
 ): BenchTrial {
-  const { answer, of: asked, busy, failed, count, round, again } = live;
+  const { answer, of: asked, known, busy, failed, count, round, again } = live;
   return useMemo((): BenchTrial => {
-    const shown = { answer, of: asked, busy, failed, count, round, again };
+    const shown = { answer, of: asked, known, busy, failed, count, round, again };
     const rest = { live: shown, effects, kept, trying, verdicts: answer?.verdicts ?? NO_VERDICTS };
     if (!answer || !asked) return { ...rest, of: null, result: null, metrics: null, calm: null, judged: "product" };
     const looked = lookedAt(answer.plan, stageId, unitId);
@@ -342,7 +343,7 @@ function useShown(
       calm: heldIn(answer.calm.find((r) => r.id === looked.stage.id)),
       judged: first ? judgedName(first, looked.chamber.vessels) : looked.stage.of,
     };
-  }, [answer, asked, busy, failed, count, round, again, effects, kept, trying, stageId, unitId]);
+  }, [answer, asked, known, busy, failed, count, round, again, effects, kept, trying, stageId, unitId]);
 }
 const NO_VERDICTS: Verdict[] = [];
 

@@ -1,8 +1,9 @@
 "use client";
 
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { ChamberRecord } from "@/core/model";
 import type { Scale } from "@/core/quantity";
+import type { Plan } from "@/core/trial";
 import { verdictKey, type Effect } from "@/core/verdict";
 import { pool, whyLost, type FirstAnswer, type TrialAnswer } from "@/workers";
 
@@ -17,6 +18,8 @@ export interface LiveTrial {
   answer: TrialAnswer | null;
   /** The question that its trial answers. */
   of: Question | null;
+  /** What was worked out last, before a trial that could not be run; null where nothing ever was. */
+  known: { record: ChamberRecord; plan: Plan } | null;
   /** The answer, or the verdicts in it, are not yet those of the question now asked. */
   busy: boolean;
   /** Why there is no answer to the question now asked; null where there is one, or it is on its way. */
@@ -34,7 +37,7 @@ export interface TrialHold extends LiveTrial {
   ask: (record: ChamberRecord) => void;
 }
 
-type Live = Omit<LiveTrial, "busy" | "again"> & {
+type Live = Omit<LiveTrial, "busy" | "again" | "known"> & {
   /** The verdicts are those of the trial. */
   judged: boolean;
 };
@@ -135,7 +138,11 @@ export function useTrial(record: ChamberRecord, days: number, scale: Scale): Tri
 
   const { of, judged, ...rest } = live;
   const done = judged && of !== null && sameTrial(of.record, record) && of.days === days && of.scale === scale;
-  return { ...rest, of, busy: !done && live.failed === null, ask, again };
+  const { answer } = rest;
+  const known = useMemo(() => (of && answer ? { record: of.record, plan: answer.plan } : null), [of, answer]);
+  // Nothing of another chamber's trial stands where this one's could not be run.
+  if (live.failed !== null) return { ...rest, answer: null, of: null, known, busy: false, ask, again };
+  return { ...rest, of, known, busy: !done, ask, again };
 }
 
 /** Pause in the edits after which remedies are weighed, ms: weighing must not slow a hand that is still moving. */

@@ -46,7 +46,9 @@ export function TrialBar({ size, onSize, near, onNear, narrow }: Props) {
                     ? // The lanes below say between when and when: two lines are all the room there is.
                       arrivalOf(trial, of.chamber, null)
                     : `${arrivalOf(trial, of.chamber, range)}, ${starts(trial)}`
-                  : "running …"}
+                  : live.failed === null
+                    ? "running …"
+                    : "could not be run"}
               </span>
             )}
           </span>
@@ -96,7 +98,11 @@ function TrialChoices({ near, onNear }: Pick<Props, "near" | "onNear">) {
   return (
     <>
       {toEnd !== null && (
-        <button type="button" className="key shrink-0" onClick={() => setPreferences({ [field]: toEnd })}>
+        <button
+          type="button"
+          className="key hand:order-last shrink-0"
+          onClick={() => setPreferences({ [field]: toEnd })}
+        >
           Run it to its end
         </button>
       )}

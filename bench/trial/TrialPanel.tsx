@@ -54,11 +54,14 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialP
   const folded = `tiny:sticky tiny:bottom-0 min-h-16 low:min-h-[46px]`;
   const height = full
     ? "fixed inset-0 z-40"
-    : size === "open" && !narrow
-      ? program
-        ? "h-[264px]"
-        : "h-[224px]"
-      : folded;
+    : live.failed !== null
+      ? // Why stands here, whole: nothing else is to be seen of it.
+        "tiny:sticky tiny:bottom-0 max-h-[50dvh]"
+      : size === "open" && !narrow
+        ? program
+          ? "h-[264px]"
+          : "h-[224px]"
+        : folded;
   return (
     <section
       ref={panel}
@@ -67,7 +70,7 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialP
       role={full ? "dialog" : undefined}
       aria-modal={full ? true : undefined}
       data-clips
-      className={`bg-base-100 border-base-content grid grid-cols-1 grid-rows-[auto_1fr] border-t-2 outline-none ${height} ${full ? "overflow-y-auto" : "overflow-hidden"}`}
+      className={`bg-base-100 border-base-content grid grid-cols-1 grid-rows-[auto_1fr] border-t-2 outline-none ${height} ${full || live.failed !== null ? "overflow-y-auto" : "overflow-hidden"}`}
       data-trial={live.answer ? live.count : "none"}
       data-took={live.answer && [...Object.values(live.answer.took), live.round].map((t) => t.toFixed(1)).join(" ")}
       data-busy={live.busy}
@@ -76,7 +79,13 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialP
       {live.failed !== null && <TrialFailed {...live} />}
       {full && trial && <FullTrial trial={trial} ghost={ghost} near={near} />}
       {size === "open" && !narrow && trial && <Dock trial={trial} ghost={ghost} near={near} />}
-      <p className="sr-only">{trial ? sayTrial(trial, preferences.scale) : "The trial is running."}</p>
+      <p className="sr-only">
+        {trial
+          ? sayTrial(trial, preferences.scale)
+          : live.failed === null
+            ? "The trial is running."
+            : "The trial could not be run."}
+      </p>
     </section>
   );
 }

@@ -1,6 +1,6 @@
-import { boxes, cools, describe as described, hasOwnAir, insideOf, ofTheKind } from "../chamber";
+import { boxes, cools, describe as described, hasOwnAir, insideOf, ofTheKind, tryEdits } from "../chamber";
 import { boxFit } from "../fit";
-import { sizedFor } from "../foam";
+import { sizedFor, TOO_LARGE } from "../foam";
 import { applyEdits, type CabinetKind, type Chamber, type ChamberRecord, type Edit } from "../model";
 import { celsius } from "../quantity";
 
@@ -48,22 +48,29 @@ function alternative(id: string, label: string, record: ChamberRecord, times: nu
 /** The boxes that are held against each other: a fridge, a freezer, foam. */
 const kinds: readonly CabinetKind[] = ["upright", "chest", "foam"];
 
+/** A way that cannot be, and why. */
+export interface LeftOut {
+  label: string;
+  why: string;
+}
+
 /** The same load in another kind of box, with the devices that are usual there. */
-export function otherBoxes(record: ChamberRecord): Alternative[] {
+export function otherBoxes(record: ChamberRecord): (Alternative | LeftOut)[] {
   const chamber = described(record);
   const { cabinet } = chamber;
   if (!hasOwnAir(cabinet.kind)) return [];
   const cooled = chamber.coolers.some(cools);
   return kinds
     .filter((kind) => kind !== cabinet.kind)
-    .map((kind) => {
+    .map((kind): Alternative | LeftOut => {
+      const label = kind === "foam" ? "Box of foam, made to fit" : boxes[kind].label;
       // What is usual in another box goes with its kind: the load stays what it is.
       const load = chamber.vessels.flatMap((v) =>
         (["form", "volume", "filling", "wall", "count"] as const).map(
           (field) => ({ section: "vessel", field, id: v.id, value: v[field] }) as Edit,
         ),
       );
-      const changed = applyEdits(record, [
+      const changed = tryEdits(record, [
         ...ofTheKind(chamber),
         ...load,
         { section: "cabinet", field: "kind", value: kind },
@@ -78,8 +85,10 @@ export function otherBoxes(record: ChamberRecord): Alternative[] {
         { section: "build", field: "shelfAt", value: undefined },
       ]);
       // Foam is cut to what stands in it.
-      const made = kind === "foam" ? applyEdits(changed, sizedFor(described(changed))) : changed;
-      return alternative(kind, kind === "foam" ? "Box of foam, made to fit" : boxes[kind].label, made, 1);
+      const made =
+        kind === "foam" && changed.ok ? tryEdits(changed.value, sizedFor(described(changed.value))) : changed;
+      if (made.ok) return alternative(kind, label, made.value, 1);
+      return { label, why: changed.ok ? TOO_LARGE : made.problem };
     });
 }
 
@@ -97,20 +106,17 @@ export function twoSmall(record: ChamberRecord): Alternative | null {
   const halved = halfOf(record, chamber);
   const { height, width, depth } = chamber.cabinet;
   for (const share of SHARES) {
-    const made = alternative(
-      "two",
-      "Two small ones",
-      applyEdits(halved, [
-        { section: "cabinet", field: "width", value: Math.max(0.1, width * Math.max(share, 0.7)) },
-        { section: "cabinet", field: "depth", value: Math.max(0.1, depth * Math.max(share, 0.7)) },
-        { section: "cabinet", field: "height", value: Math.max(0.1, height * share) },
-        // A smaller box takes less: its devices are those that are usual for it.
-        ...chamber.heaters.map((h): Edit => ({ section: "heater", field: "power", id: h.id, value: undefined })),
-        ...chamber.coolers.map((c): Edit => ({ section: "cooler", field: "power", id: c.id, value: undefined })),
-      ]),
-      2,
-      all,
-    );
+    const smaller = tryEdits(halved, [
+      { section: "cabinet", field: "width", value: width * Math.max(share, 0.7) },
+      { section: "cabinet", field: "depth", value: depth * Math.max(share, 0.7) },
+      { section: "cabinet", field: "height", value: height * share },
+      // A smaller box takes less: its devices are those that are usual for it.
+      ...chamber.heaters.map((h): Edit => ({ section: "heater", field: "power", id: h.id, value: undefined })),
+      ...chamber.coolers.map((c): Edit => ({ section: "cooler", field: "power", id: c.id, value: undefined })),
+    ]);
+    // So small a box of that kind there is not.
+    if (!smaller.ok) continue;
+    const made = alternative("two", "Two small ones", smaller.value, 2, all);
     if (made.fits) return made;
   }
   return null;
@@ -127,10 +133,14 @@ function halfOf(record: ChamberRecord, chamber: Chamber): ChamberRecord {
 
 export const asItIs = (record: ChamberRecord): Alternative => alternative("now", "As it is", record, 1);
 
-/** One large or two small, fridge or freezer or foam, side by side with what there is. */
-export function alternatives(record: ChamberRecord): Alternative[] {
+/** One large or two small, fridge or freezer or foam, side by side with what there is; and which of them cannot be. */
+export function alternatives(record: ChamberRecord): { ways: Alternative[]; leftOut: LeftOut[] } {
   const two = twoSmall(record);
-  return [asItIs(record), ...(two ? [two] : []), ...otherBoxes(record)];
+  const others = otherBoxes(record);
+  return {
+    ways: [asItIs(record), ...(two ? [two] : []), ...others.filter((o) => "record" in o)],
+    leftOut: others.filter((o) => "why" in o),
+  };
 }
 
 /** A time of the year, with the share of it. */
@@ -144,14 +154,15 @@ export interface Season {
 /** The chamber in winter, in spring and autumn, in summer: its room shifted by what is said of it. */
 export function seasonsIn(record: ChamberRecord): Season[] {
   const { room } = described(record);
+  const shifted = (t: number, by: number) => celsius(Math.min(60, Math.max(-40, t + by)));
   const at = (id: Season["id"], label: string, share: number, by: number): Season => ({
     id,
     label,
     share,
     record: {
       ...applyEdits(record, [
-        { section: "room", field: "low", value: celsius(Math.max(-40, room.low + by)) },
-        { section: "room", field: "high", value: celsius(Math.min(60, room.high + by)) },
+        { section: "room", field: "low", value: shifted(room.low, by) },
+        { section: "room", field: "high", value: shifted(room.high, by) },
       ]),
       id: `${record.id.slice(0, 40)}-${id}`,
       // A year is no recorded week, and a mishap no season.

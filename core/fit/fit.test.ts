@@ -52,6 +52,60 @@ function free(space: Space, all: { x: number; y: number; z: number; o: Outline }
   });
 }
 
+/** Vessels of some kinds, so many of each. */
+const many = (...kinds: [count: number, outline: Outline][]): Wanted[] =>
+  kinds.flatMap(([count, outline], k) =>
+    Array.from({ length: count }, () => ({ id: `v${k}`, name: `kind ${k}`, outline, spot: null })),
+  );
+
+describe("hundreds of vessels", () => {
+  const jar = bodied(0.035, 0.08);
+  const wide = bodied(0.06, 0.12);
+  const room = roomOf(0.5, 0.5, 0.6);
+
+  it.each([
+    ["one kind", many([500, jar])],
+    ["two kinds", many([500, jar], [500, wide])],
+    ["two kinds around a hump", many([300, wide], [300, jar])],
+  ])("%s: those that stand run into nothing, and who is left over says so", (name, all) => {
+    const space = name.includes("hump") ? roomOf(0.5, 0.5, 0.6, [0.5, 0.2, 0.25]) : room;
+    const placed = place(space, all);
+    const stand = placed.filter((p) => p.hits.length === 0);
+    expect(stand.length).toBeGreaterThan(10);
+    expect(
+      free(
+        space,
+        stand.map(({ at, outline }) => ({ ...at, o: outline })),
+      ),
+    ).toBe(true);
+    expect(new Set(placed.filter((p) => p.hits.length > 0).map((p) => p.id)).size).toBe(
+      new Set(all.map((w) => w.id)).size,
+    );
+  });
+
+  it("fill a floor as rows by hand do: jars of 7 cm in 50 cm, each with a centimetre", () => {
+    // (50 − 4 + 1) / (7 + 1) = 5.9: five to a straight row; staggered, rows lie 6.9 cm apart.
+    const stand = place(room, many([500, jar])).filter((p) => p.hits.length === 0);
+    expect(stand.length).toBeGreaterThanOrEqual(25);
+    expect(stand.length).toBeLessThanOrEqual(36);
+  });
+
+  it("are never said to fit because only the first of them were set", () => {
+    const of = (count: number) => ({ ...edit("vessel", "count", count) });
+    const record = recordWith(edit("vessel", "form", "jar"), edit("vessel", "volume", 0.00025), of(500));
+    const chamber = describeChamber(record);
+    const fit = boxFit(chamber);
+    expect(fit.fits).toBe(false);
+    const [{ laid }] = fit.shorts as [(typeof fit.shorts)[0]];
+    expect(laid).toBeGreaterThan(30);
+    const fewer = fitRemedies(chamber).find((r) => r.kind === "fewer")!;
+    const tried = tryEdits(record, fewer.edits);
+    if (!tried.ok) throw new Error(tried.problem);
+    expect(boxFit(describeChamber(tried.value)).fits).toBe(true);
+    expect(fewer.amount).toBe(laid);
+  });
+});
+
 /** Every place of a fine grid on every level, for one vessel beside others that stand. */
 function* grid(space: Space, step: number) {
   for (const { z, x0, x1, y0, y1 } of space.levels)

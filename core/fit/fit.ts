@@ -12,7 +12,7 @@ import {
   type Laid,
 } from "./flat";
 import { outlineOf, extents, fullHeight, type Outline } from "./outline";
-import { mostOf, place, type Placed, type Wanted } from "./place";
+import { mostOf, place, SEARCHED, type Placed, type Wanted } from "./place";
 import { pastRim, TO_WALLS } from "./collide";
 import type { Block } from "./solids";
 import { spaceOf, type Space } from "./space";
@@ -28,7 +28,7 @@ export interface Short {
   between: "walls" | "opening";
   /** It would go in by itself: the others take its place. */
   crowded: boolean;
-  /** Of what lies flat, how many do find a place. */
+  /** Of what lies flat, or of many that stand in rows, how many do find a place. */
   laid?: number;
 }
 
@@ -54,9 +54,6 @@ export const isAiry = ({ air }: Pick<BoxFit, "air">): boolean => air.over >= FLA
 export const isTray = ({ form }: Pick<LoadedVessel, "form">): boolean => form === "tray";
 export const isPiece = ({ form }: Pick<LoadedVessel, "form">): boolean => form === "piece";
 export const isFlat = (v: Pick<LoadedVessel, "form">): boolean => isTray(v) || isPiece(v);
-
-/** More than so many are not set one by one. */
-const ONE_BY_ONE = 60;
 
 /** What a vessel is missing on the level where it misses least. */
 function shortOf(space: Space, o: Outline): Pick<Short, "height" | "under" | "width" | "between"> {
@@ -94,8 +91,11 @@ function goesIn(space: Space, outline: Outline): boolean {
   return goes;
 }
 
-/** Whether all that stands in a box goes in, where each of them stands, and what is missing where one does not. */
-export function boxFit(chamber: Pick<Chamber, "cabinet" | "build" | "vessels">): BoxFit {
+/**
+ * Whether all that stands in a box goes in, where each of them stands, and what is missing where one does not.
+ * @param looks how many places are looked at in search of one; the usual many where nothing is said
+ */
+export function boxFit(chamber: Pick<Chamber, "cabinet" | "build" | "vessels">, looks?: number): BoxFit {
   const { cabinet, vessels } = chamber;
   const space = spaceOf(chamber);
   if (isVesselItself(cabinet.kind))
@@ -106,21 +106,19 @@ export function boxFit(chamber: Pick<Chamber, "cabinet" | "build" | "vessels">):
     `the ${vesselName(v)}${vessels.length > 1 ? ` (vessel ${vessels.indexOf(v) + 1})` : ""}`;
   const wanted = vessels
     .filter((v) => !isFlat(v))
-    .flatMap((v): Wanted[] =>
-      Array.from({ length: Math.min(v.count, ONE_BY_ONE) }, (_, i) => ({
-        id: v.id,
-        name: name(v),
-        outline: outlineOf(v),
-        spot: v.spots[i] ?? null,
-      })),
-    );
-  const placed = place(space, wanted);
+    .flatMap((v): Wanted[] => {
+      const of = { id: v.id, name: name(v), outline: outlineOf(v) };
+      return Array.from({ length: v.count }, (_, i) => ({ ...of, spot: v.spots[i] ?? null }));
+    });
+  const placed = place(space, wanted, looks);
+  const byRows = wanted.filter((w) => !w.spot).length > SEARCHED;
   const troubled = [...new Set(placed.filter((p) => p.hits.length > 0).map((p) => p.id))];
   const shorts = troubled.map((id): Short => {
     const outline = outlineOf(vessels.find((v) => v.id === id)!);
     const alone = goesIn(space, outline);
+    const laid = placed.filter((p) => p.id === id && p.hits.length === 0).length;
     return alone
-      ? { vessel: id, height: 0, under: "", width: 0, between: "walls", crowded: true }
+      ? { vessel: id, height: 0, under: "", width: 0, between: "walls", crowded: true, ...(byRows ? { laid } : {}) }
       : { vessel: id, ...shortOf(space, outline), crowded: false };
   });
   // In a pot pieces lie in the water, whatever its shape.

@@ -1,6 +1,7 @@
 import type { Spot } from "../model";
 import { hitsOf, standsFree, BETWEEN, TO_WALLS, type Hit, type Stood } from "./collide";
 import { extents, fullHeight, ringsOf, widest, type Outline, type Standing } from "./outline";
+import { carried, inManyRows, lattice } from "./rows";
 import type { Level, Space } from "./space";
 
 /** A vessel that has to stand somewhere: where it was put by hand, or wherever it can. */
@@ -20,6 +21,10 @@ export interface Placed extends Stood {
 
 /** So many places are looked at before the search gives up: it answers within a frame. */
 const MOST_LOOKS = 5000;
+
+/** More than so many find their places in rows; where those do not do, so many still by a shorter search. */
+export const SEARCHED = 16;
+const SEARCHED_MOST = 40;
 
 const crossings = (
   a: { x: number; y: number; d: number },
@@ -96,11 +101,9 @@ function places(space: Space, level: Level, o: Outline, turned: boolean, stood: 
   );
 }
 
-/** Whether a vessel's body stands on its level by more than half of its foot: its middle lies over it. */
-const carried = ({ x0, x1, y0, y1 }: Level, x: number, y: number): boolean => x >= x0 && x <= x1 && y >= y0 && y <= y1;
-
 interface Search {
   looks: number;
+  most: number;
 }
 
 /** All ways of standing without running into anything, one after the other. */
@@ -114,7 +117,7 @@ function* waysOf(
   for (const level of space.levels)
     for (const turned of even ? [false] : [false, true])
       for (const [x, y] of places(space, level, o, turned, stood)) {
-        if (++search.looks > MOST_LOOKS) return;
+        if (++search.looks > search.most) return;
         if (!carried(level, x, y)) continue;
         const at = { x, y, z: level.z, turned };
         if (standsFree(space, { outline: o, at }, stood)) yield { ...at, on: level.on };
@@ -135,8 +138,9 @@ const zOf = ({ levels }: Space, on: Spot["on"]): number => levels.find((l) => l.
 /**
  * Puts vessels into a space: those with a spot where they were put, the others from the widest to the narrowest wherever
  * they touch two things and run into nothing. Going back on earlier ones is tried within a bound.
+ * @param most so many places are looked at
  */
-export function place(space: Space, wanted: readonly Wanted[]): Placed[] {
+export function place(space: Space, wanted: readonly Wanted[], most = MOST_LOOKS): Placed[] {
   const result = new Map<Wanted, Placed>();
   const fixed: Placed[] = wanted.flatMap((w) => {
     if (!w.spot) return [];
@@ -150,7 +154,11 @@ export function place(space: Space, wanted: readonly Wanted[]): Placed[] {
   // One by itself stands in the middle where it can.
   const alone = wanted.length === 1 && free[0] ? inTheMiddle(space, free[0]) : null;
   if (alone) return [alone];
-  const search: Search = { looks: 0 };
+  const many = free.length > SEARCHED;
+  const inManyPlaces = many ? manyPlaced(space, free, fixed) : null;
+  if (inManyPlaces && (free.length > SEARCHED_MOST || inManyPlaces.every((p) => p.hits.length === 0)))
+    return inManyPlaces;
+  const search: Search = { looks: 0, most: many ? most / 4 : most };
   let best: Placed[] = [];
   const go = (i: number, stood: Placed[]): boolean => {
     if (stood.length - fixed.length > best.length) best = stood.slice(fixed.length);
@@ -158,13 +166,13 @@ export function place(space: Space, wanted: readonly Wanted[]): Placed[] {
     const w = free[i]!;
     for (const { on, ...at } of waysOf(space, w.outline, stood, search)) {
       if (go(i + 1, [...stood, { id: w.id, name: w.name, outline: w.outline, on, at, hits: [] }])) return true;
-      if (search.looks > MOST_LOOKS) return false;
+      if (search.looks > search.most) return false;
     }
     return false;
   };
   const rows = fixed.length === 0 ? inRows(space, free) : null;
   if (rows) best = rows;
-  else go(0, fixed);
+  else if (!go(0, fixed) && inManyPlaces) return inManyPlaces;
   free.forEach((w, i) => {
     const found = best[i];
     if (found) return result.set(w, found);
@@ -192,7 +200,7 @@ export function mostOf(space: Space, outline: Outline, most = 60): number {
   const rows = most === 1 ? 0 : lattice(space, outline).length;
   if (rows >= Math.min(MANY, most)) return rows;
   const stood: Placed[] = [];
-  const search: Search = { looks: 0 };
+  const search: Search = { looks: 0, most: MOST_LOOKS };
   while (stood.length < Math.min(MANY, most)) {
     search.looks = 0;
     const next = waysOf(space, outline, stood, search).next();
@@ -203,81 +211,45 @@ export function mostOf(space: Space, outline: Outline, most = 60): number {
   return Math.max(stood.length, rows);
 }
 
-type Place = Standing & { on: Spot["on"] };
-
-/** Places in straight rows or in staggered ones, or in a round box around its middle, whichever takes more, on each level. */
-function lattice(space: Space, o: Outline): Place[] {
-  return space.levels.flatMap((level) => {
-    const free = (x: number, y: number, turned: boolean): Place[] => {
-      const at = { x, y, z: level.z, turned };
-      const stands = carried(level, x, y) && standsFree(space, { outline: o, at }, []);
-      return stands ? [{ ...at, on: level.on }] : [];
+/** Many vessels: those that find a place in a row, and of each kind that does not all go in one more that shows with what. */
+function manyPlaced(space: Space, free: readonly Wanted[], fixed: readonly Placed[]): Placed[] {
+  const places = inManyRows(
+    space,
+    free.map((w) => w.outline),
+    fixed,
+  );
+  const stood: Placed[] = [
+    ...fixed,
+    ...free.flatMap(({ id, name, outline }, i): Placed[] => {
+      const found = places[i];
+      if (!found) return [];
+      const { on, ...at } = found;
+      return [{ id, name, outline, on, at, hits: [] }];
+    }),
+  ];
+  const over = free.filter((w, i) => !places[i] && free.findIndex((o, k) => o.id === w.id && !places[k]) === i);
+  const middle = { x: space.width / 2, y: space.depth / 2, z: 0, turned: false };
+  const left = over.map(({ id, name, outline }): Placed => {
+    const hits = hitsOf(space, { outline, at: middle }, stood);
+    // Where it stands is only shown: that it has no place is known.
+    return {
+      id,
+      name,
+      outline,
+      on: "floor",
+      at: middle,
+      hits: hits.length > 0 ? hits : [{ with: "the others", by: BETWEEN }],
     };
-    const ways = space.round ? around(space, o, free) : inRowsOn(level, o, free);
-    return ways.reduce((best, way) => (way.length > best.length ? way : best), [] as Place[]);
   });
-}
-
-type Free = (x: number, y: number, turned: boolean) => Place[];
-
-function inRowsOn(level: Level, o: Outline, free: Free): Place[][] {
-  return [false, true].flatMap((turned) => {
-    const { side, front, back } = extents(o, turned);
-    const [dx, dy] = [2 * side + BETWEEN, front + back + BETWEEN];
-    return (o.handles + o.tap > 0 ? [false] : [false, true]).map((stagger) => {
-      const found: Place[] = [];
-      const step = stagger ? (dy * Math.sqrt(3)) / 2 : dy;
-      for (let row = 0, y = level.y0 + TO_WALLS + back; y <= level.y1 - TO_WALLS - front + 1e-9; y += step, row++)
-        for (
-          let x = level.x0 + TO_WALLS + side + (stagger && row % 2 === 1 ? dx / 2 : 0);
-          x <= level.x1 - TO_WALLS - side + 1e-9;
-          x += dx
-        )
-          found.push(...free(x, y, turned));
-      return found;
-    });
-  });
-}
-
-/** In a round box: rings from the wall inwards with one or none in the middle, or staggered rows about the middle. */
-function around({ width }: Space, o: Outline, free: Free): Place[][] {
-  const centre = width / 2;
-  const { side, front } = extents(o, false);
-  const r = Math.max(side, front);
-  const step = 2 * r + BETWEEN;
-  const rings: Place[] = [];
-  for (let at = centre - TO_WALLS - r; at >= -1e-9; at -= step) {
-    // So many stand on a ring that a chord from one to the next is a step.
-    const many = at < step / 2 ? 1 : Math.floor(Math.PI / Math.asin(step / 2 / at) + 1e-9);
-    const out = many === 1 ? 0 : at;
-    for (let k = 0; k < many; k++)
-      rings.push(
-        ...free(
-          centre + out * Math.cos((2 * Math.PI * k) / many),
-          centre + out * Math.sin((2 * Math.PI * k) / many),
-          false,
-        ),
-      );
-  }
-  const rows = [
-    [0, 0],
-    [step / 2, 0],
-    [step / 2, step / (2 * Math.sqrt(3))],
-  ].map(([ox, oy]) => {
-    const found: Place[] = [];
-    const most = Math.ceil(width / step) + 1;
-    for (let row = -most; row <= most; row++)
-      for (let i = -most; i <= most; i++)
-        found.push(
-          ...free(
-            centre + ox! + (i + (Math.abs(row) % 2) / 2) * step,
-            centre + oy! + (row * step * Math.sqrt(3)) / 2,
-            false,
-          ),
-        );
-    return found;
-  });
-  return [rings, ...rows];
+  const held = fixed.map((p) => ({
+    ...p,
+    hits: hitsOf(
+      space,
+      p,
+      stood.filter((o) => o !== p),
+    ),
+  }));
+  return [...held, ...stood.slice(fixed.length), ...left];
 }
 
 /** Vessels that are all alike stand in rows, where rows take them. */

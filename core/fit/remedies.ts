@@ -19,6 +19,8 @@ export interface FitRemedy {
 const COLLARS = [0.045, 0.07, 0.089, 0.12, 0.14, 0.184, 0.235, 0.286];
 /** Volumes that vessels are sold in, m³. */
 const VOLUMES = [0.005, 0.01, 0.012, 0.015, 0.019, 0.02, 0.023, 0.025, 0.03, 0.035, 0.06, 0.12];
+/** A remedy is searched for less closely than what stands: many are tried. */
+const LOOKS = 600;
 /** A hose in the place of an airlock, bent over the lid, m. */
 const HOSE = 0.05;
 
@@ -32,15 +34,28 @@ const withEdits = (chamber: Fitted, edits: readonly Edit[]): Fitted =>
     return section === "build" || section === "cabinet" ? { ...c, [section]: { ...c[section], [field]: value } } : c;
   }, chamber);
 
+/** The largest number up to a most with which something holds that holds for all smaller ones too; 0: for none. */
+function largest(most: number, holds: (n: number) => boolean): number {
+  if (most < 1 || holds(most)) return Math.max(0, most);
+  let [good, bad] = [0, most];
+  while (bad - good > 1) {
+    const middle = (good + bad) >> 1;
+    if (holds(middle)) good = middle;
+    else bad = middle;
+  }
+  return good;
+}
+
 /** Fewer trays of one kind, so that all lie with the air that they want; tried. */
 export function fewerAiry(chamber: Fitted): { id: string; count: number } | null {
   const space = spaceOf(chamber);
   for (const v of chamber.vessels.filter(isTray)) {
-    const most = Math.min(v.count - 1, mostLaid(space, flatSize(v)).all);
     // Beside others fewer of them lie than by themselves.
-    for (let count = most; count >= 1; count = Math.min(count - 1, Math.floor(count * 0.9)))
-      if (isAiry(boxFit(withEdits(chamber, [{ section: "vessel", field: "count", value: count, id: v.id } as Edit]))))
-        return { id: v.id, count };
+    const most = Math.min(v.count - 1, mostLaid(space, flatSize(v)).all);
+    const airy = (value: number) =>
+      isAiry(boxFit(withEdits(chamber, [{ section: "vessel", field: "count", value, id: v.id } as Edit]), LOOKS));
+    const count = largest(most, airy);
+    if (count > 0) return { id: v.id, count };
   }
   return null;
 }
@@ -55,6 +70,7 @@ export function fitRemedies(chamber: Fitted): FitRemedy[] {
   const set = (section: "build" | "cabinet" | "vessel", field: string, value: unknown, id?: string): Edit =>
     ({ section, field, value, ...(id ? { id } : {}) }) as Edit;
   const without = (v: LoadedVessel): Edit => set("vessel", "spots", [], v.id);
+  const fits = (edits: readonly Edit[]) => boxFit(withEdits(chamber, edits), LOOKS).fits;
   const moved = vessels.filter((v) => v.spots.length > 0);
   if (moved.length > 0) asked.push({ id: "turn", kind: "turn", amount: 0, edits: moved.map(without) });
   if (build.shelfAt > 0) asked.push({ id: "shelf", kind: "shelf", amount: 0, edits: [set("build", "shelfAt", 0)] });
@@ -97,30 +113,27 @@ export function fitRemedies(chamber: Fitted): FitRemedy[] {
   for (const short of now.shorts) {
     const v = of(short);
     const most = Math.min(v.count - 1, short.laid ?? v.count);
-    for (let count = most; count >= 1; count--) {
-      const edits = [set("vessel", "count", count, v.id), without(v)];
-      asked.push({ id: `fewer-${v.id}-${count}`, kind: "fewer", amount: count, edits });
-    }
+    const fewer = (count: number) => [set("vessel", "count", count, v.id), without(v)];
+    const count = largest(most, (n) => fits(fewer(n)));
+    if (count > 0) asked.push({ id: `fewer-${v.id}-${count}`, kind: "fewer", amount: count, edits: fewer(count) });
     if (isFlat(v)) continue;
     // A smaller one is as its volume has it, whatever was measured on this one.
-    for (const volume of VOLUMES.filter((one) => one < v.volume - 1e-6).reverse())
-      asked.push({
-        id: `smaller-${v.id}-${volume}`,
-        kind: "smaller",
-        amount: volume,
-        edits: [
-          set("vessel", "volume", volume, v.id),
-          set("vessel", "bodyHeight", 0, v.id),
-          set("vessel", "bodyWidth", 0, v.id),
-          without(v),
-        ],
-      });
+    const sold = VOLUMES.filter((one) => one < v.volume - 1e-6);
+    const smaller = (volume: number) => [
+      set("vessel", "volume", volume, v.id),
+      set("vessel", "bodyHeight", 0, v.id),
+      set("vessel", "bodyWidth", 0, v.id),
+      without(v),
+    ];
+    const volume = sold[largest(sold.length, (n) => fits(smaller(sold[n - 1]!))) - 1];
+    if (volume)
+      asked.push({ id: `smaller-${v.id}-${volume}`, kind: "smaller", amount: volume, edits: smaller(volume) });
   }
   const seen = new Set<FitRemedy["kind"]>();
   return asked.filter((remedy) => {
     // Of several of one kind the first that does is the mildest.
     if (seen.has(remedy.kind)) return false;
-    if (!boxFit(withEdits(chamber, remedy.edits)).fits) return false;
+    if (!fits(remedy.edits)) return false;
     seen.add(remedy.kind);
     return true;
   });

@@ -1,5 +1,5 @@
-import { contentsCapacity, describe as describeChamber, lossCoefficient } from "../chamber";
-import { applyEdits, type ChamberRecord, type Edit } from "../model";
+import { contentsCapacity, describe as describeChamber, lossCoefficient, tryEdits } from "../chamber";
+import type { ChamberRecord, Edit } from "../model";
 import { nest } from "./nest";
 import { panelsOf } from "./panels";
 
@@ -20,11 +20,14 @@ export interface Thickness {
   edits: Edit[];
 }
 
-/** The same inside in each wall that is sold: by watts, by price, by the hours that a power cut leaves. */
+/**
+ * The same inside in each wall that is sold: by watts, by price, by the hours that a power cut leaves. Walls with which
+ * the box would be none that there can be are left out.
+ */
 export function thicknesses(record: ChamberRecord): Thickness[] {
   const now = describeChamber(record);
   const { cabinet, build } = now;
-  return FOAM_THICKNESSES.map((thickness) => {
+  return FOAM_THICKNESSES.flatMap((thickness): Thickness[] => {
     const grown = 2 * (thickness - cabinet.insulation);
     const set = (field: string, value: number): Edit => ({ section: "cabinet", field, value }) as Edit;
     const edits = [
@@ -33,7 +36,9 @@ export function thicknesses(record: ChamberRecord): Thickness[] {
       set("width", cabinet.width + grown),
       set("depth", cabinet.depth + grown),
     ];
-    const chamber = describeChamber(applyEdits(record, edits));
+    const tried = tryEdits(record, edits);
+    if (!tried.ok) return [];
+    const chamber = describeChamber(tried.value);
     const loss = lossCoefficient(chamber);
     const [stage] = chamber.stages;
     const { room } = chamber;
@@ -47,14 +52,16 @@ export function thicknesses(record: ChamberRecord): Thickness[] {
     const [around, edge] = cold ? [room.low, stage!.low] : [room.high, stage!.high];
     const kept = cold ? around >= edge : around <= edge;
     const hours = kept ? Infinity : ((capacity / loss) * Math.log((stage!.target - around) / (edge - around))) / 3600;
-    return {
-      thickness,
-      loss,
-      watts: Math.max(0, loss * (stage!.target - room.low)),
-      hours,
-      sheets: sheets.length,
-      price: build.sheetPrice * (thickness / cabinet.insulation) * sheets.length,
-      edits,
-    };
+    return [
+      {
+        thickness,
+        loss,
+        watts: Math.max(0, loss * (stage!.target - room.low)),
+        hours,
+        sheets: sheets.length,
+        price: build.sheetPrice * (thickness / cabinet.insulation) * sheets.length,
+        edits,
+      },
+    ];
   });
 }

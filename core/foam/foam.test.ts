@@ -32,6 +32,16 @@ describe("the panels of a foam box", () => {
     );
   });
   // By hand, of the same box: mitred 1.28 m² of blanks, rebated 1.145, times 50 mm; 55.5 L of it are left in the box.
+  it.each([0.1, 0.3, 3])("of %d m a side other walls are tried as far as there can be a box of them", (side) => {
+    const sides = (["width", "height", "depth"] as const).map((field) => edit("cabinet", field, side));
+    const walls = [edit("cabinet", "insulation", side === 0.3 ? 0.1 : 0.02)];
+    for (const { thickness, loss, watts } of thicknesses(
+      recordWith(edit("cabinet", "kind", "foam"), ...walls, ...sides),
+    )) {
+      expect([thickness, Number.isFinite(loss) && loss > 0, Number.isFinite(watts)]).toEqual([thickness, true, true]);
+    }
+  });
+
   it("rebated and mitred panels take more foam than is left in the box, by what is cut away", () => {
     const over = (joint: "rebate" | "mitre") =>
       area(panelsOf(box, { ...plain, joint })) * box.insulation - foamVolume(box);

@@ -16,6 +16,7 @@ const sawn = (m: number): number => Math.ceil(m * 1000 + 0.001) / 1000;
 function insides(vessel: LoadedVessel, extra: number): Inside[] {
   const found: Inside[] = [];
   const { count } = vessel;
+  const o = outlineOf(vessel);
   for (let across = 1; across <= count; across++)
     for (let behind = 1; behind <= count; behind++) {
       const over = Math.ceil(count / (across * behind));
@@ -24,7 +25,6 @@ function insides(vessel: LoadedVessel, extra: number): Inside[] {
         continue;
       }
       if (over > 1) continue;
-      const o = outlineOf(vessel);
       const row = (n: number, off: number) =>
         n * 2 * Math.max(widest(o), o.radius + off) + (n - 1) * BETWEEN + 2 * TO_WALLS;
       found.push({ width: row(across, o.handles), depth: row(behind, o.tap), height: fullHeight(o) + extra });
@@ -34,6 +34,9 @@ function insides(vessel: LoadedVessel, extra: number): Inside[] {
 
 /** Room for a heater over or beside what stands in it, m (estimate). */
 const HEATER = 0.06;
+
+/** What is said where no box that fields take is large enough. */
+export const TOO_LARGE = "A side of it would be longer than 3\u00a0m, which is more than can be worked out here.";
 
 /**
  * The smallest foam box for what stands in it, by the least surface: its outside with the walls that it has. Of several

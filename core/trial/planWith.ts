@@ -24,7 +24,7 @@ import {
   type Stage,
 } from "../model";
 import { peakHeatOfAll } from "../product";
-import type { TemperatureDifference } from "../quantity";
+import { kelvins, type TemperatureDifference } from "../quantity";
 
 /** What is measured on the chamber's own network before settings can be worked out: trials of their own. */
 export interface Groundwork {
@@ -189,6 +189,19 @@ export function planLike(record: ChamberRecord, known: Plan): Plan | null {
     chamber.stages.length === known.stages.length && chamber.controllers.length === known.chamber.controllers.length;
   return same ? planWith(record, chamber, (s, c) => known.stages[s]!.groundwork[c]!) : null;
 }
+
+/** Nothing is measured: no margins, and all that is there is called for. */
+const UNMEASURED: Groundwork = {
+  margins: { heating: kelvins(0), cooling: kelvins(0) },
+  called: { heat: true, cold: true },
+  stray: kelvins(0),
+};
+
+/**
+ * The plan of a record of which no trial could be run: its fields, so that the cause can be taken back. Its advice
+ * knows nothing of how far the devices run on.
+ */
+export const planRough = (record: ChamberRecord): Plan => planWith(record, describe(record), () => UNMEASURED);
 
 /** One controller of a plan in one stage, with its unit. */
 export interface UnitPlan {

@@ -52,7 +52,10 @@ const missing = (c: Case, vessel: LoadedVessel, short: Short): string[] => {
     width > 0
       ? `It is ${long(width)} too wide${between === "opening" ? " for the opening" : ", with 2\u00a0cm of air around it"}.`
       : "",
-    crowded
+    crowded && short.laid !== undefined
+      ? `In rows ${short.laid} of ${vessel.count} find a place; set by hand, a few more may.`
+      : "",
+    crowded && short.laid === undefined
       ? `${vessel.count > 1 || c.chamber.vessels.length > 1 ? "One goes in by itself: beside the others there is no place" : "Where it stands it runs into something"}.`
       : "",
     !crowded && height === 0 && width === 0 ? "Something is in its way." : "",

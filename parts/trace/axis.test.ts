@@ -16,6 +16,19 @@ describe("axes of the trace", () => {
   ] as [[number, number], number, number[]][])("%j with room for %d", (axis, count, ticks) =>
     expect(axisTicks(axis, count)).toEqual(ticks),
   );
+  it("leave out what is no temperature, and never run on without end", () => {
+    expect(axisOf([18.2, NaN, 1e20, -Infinity, 21.7], "C")).toEqual([17, 22]);
+    expect(axisOf([NaN], "C")).toEqual([-1, 2]);
+    for (const axis of [
+      [-1e20, 1e20],
+      [0, Infinity],
+      [NaN, NaN],
+      [-300, 3000],
+    ] as [number, number][])
+      for (const count of [0.5, 2, 9]) expect(axisTicks(axis, count).length).toBeLessThanOrEqual(count + 1);
+    expect(timeTicks(0, Infinity, 18, 700)).toEqual([]);
+    expect(timeTicks(0, NaN, 18, 700)).toEqual([]);
+  });
   it("mark midnights over days and clock times within one, thinned so that labels have room", () => {
     expect(timeTicks(0, 48, 18, 160)).toEqual([6, 30]);
     expect(timeTicks(0, 168, 18, 750)).toHaveLength(7);

@@ -2,14 +2,20 @@ import { celsius, clockText, inScale, type Scale } from "@/core/quantity";
 
 type Pair = [number, number];
 
+/** No axis of a chamber reaches further, °C: what is beyond, or no number at all, is not drawn. */
+const COLDEST = -273.15;
+const HOTTEST = 3000;
+
 /** Ends of a temperature axis that takes in all values (°C), padded and rounded to whole degrees of the scale. */
 export function axisOf(values: Iterable<number>, scale: Scale): Pair {
   let low = Infinity;
   let high = -Infinity;
   for (const t of values) {
+    if (!(t >= COLDEST && t <= HOTTEST)) continue;
     if (t < low) low = t;
     if (t > high) high = t;
   }
+  if (low > high) [low, high] = [0, 1];
   const [from, to] = [inScale(celsius(low), scale), inScale(celsius(high), scale)];
   const pad = Math.max(0.3, (to - from) * 0.06);
   return [Math.floor(from - pad), Math.ceil(to + pad)];
@@ -17,7 +23,8 @@ export function axisOf(values: Iterable<number>, scale: Scale): Pair {
 
 /** Even ticks of an axis, at most about `count`. */
 export function axisTicks([low, high]: Pair, count: number): number[] {
-  const step = [1, 2, 5, 10, 20, 50].find((s) => (high - low) / s <= count) ?? 100;
+  const step = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000].find((s) => (high - low) / s <= count);
+  if (step === undefined) return [];
   const ticks: number[] = [];
   for (let t = Math.ceil(low / step) * step; t <= high; t += step) ticks.push(t + 0);
   return ticks;
@@ -30,6 +37,7 @@ const APART = 56;
 
 /** Even clock times within a stretch, thinned so that their labels have room, in hours from the start. */
 export function timeTicks(from: number, to: number, startHour: number, width: number): number[] {
+  if (!Number.isFinite(to - from)) return [];
   const step = timeSteps.find((s) => (width * s) / (to - from) >= APART) ?? 12_000;
   const ticks: number[] = [];
   for (let k = Math.ceil((from + startHour) / step - 1e-9); k * step - startHour <= to + 1e-9; k++)

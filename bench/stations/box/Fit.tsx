@@ -160,7 +160,7 @@ function Answer({ fit }: { fit: BoxFit }) {
             [
               height > 0 ? `${short(height)} too tall under ${under}` : "",
               width > 0 ? `${short(width)} too wide${between === "opening" ? " for the opening" : ""}` : "",
-              crowded && laid !== undefined ? `${laid} of ${countOf(vessel)} trays find a place` : "",
+              crowded && laid !== undefined ? `${laid} of ${countOf(vessel)} find a place in rows` : "",
               crowded && laid === undefined ? "no place beside the others, or not where it was put" : "",
             ]
               .filter(Boolean)

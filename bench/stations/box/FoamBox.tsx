@@ -3,11 +3,12 @@
 import Link from "next/link";
 import { Printer } from "lucide-react";
 import { ventsNeeded } from "@/core/chamber";
-import { nest, panelsOf, sizedFor, thicknesses } from "@/core/foam";
+import { nest, panelsOf, sizedFor, thicknesses, TOO_LARGE } from "@/core/foam";
 import type { Build } from "@/core/model";
 import { measures, printDuration, printMeasure, printNumber } from "@/core/quantity";
 import { Cuts, CutTable } from "@/parts/fit";
 import { measureKind, plainKind, Select } from "@/parts/fields";
+import { sayRefused } from "@/workshop";
 import { useActions, useChamber, usePreferences } from "../../context";
 import { Fields } from "../../Fields";
 import { ValueField } from "../../ValueField";
@@ -39,7 +40,14 @@ export function FoamBox() {
     <section className="grid gap-4" aria-label="Make it of foam">
       <p className="flex max-w-prose flex-wrap items-center gap-3">
         <span>The smallest box that takes what stands in it, with air around it:</span>
-        <button type="button" className="key" onClick={() => apply(sizedFor(chamber), "size of the foam box")}>
+        <button
+          type="button"
+          className="key"
+          onClick={() => {
+            const why = apply(sizedFor(chamber), "size of the foam box");
+            if (why) sayRefused({ code: "contradiction", at: [], text: TOO_LARGE });
+          }}
+        >
           Size it for that
         </button>
       </p>

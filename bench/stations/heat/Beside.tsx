@@ -16,7 +16,7 @@ export function Beside() {
   const preferences = usePreferences();
   const { scale, system, tariff, carbon } = preferences;
   const money = (amount: number) => printMoney(amount, preferences.currency);
-  const all = useMemo(() => alternatives(record), [record]);
+  const { ways: all, leftOut } = useMemo(() => alternatives(record), [record]);
   const records = useMemo(() => all.filter((a) => a.fits).map((a) => a.record), [all]);
   const said = useVerdicts(records, preferences, scale);
   const trialOf = (a: Alternative): Trial | null => {
@@ -117,6 +117,11 @@ export function Beside() {
           </tbody>
         </table>
       </div>
+      {leftOut.map(({ label, why }) => (
+        <p key={label} className="max-w-prose">
+          {label}: not looked at. {why}
+        </p>
+      ))}
       <p role="status" className="quiet">
         {records.every((r) => said[r.id] !== undefined) ? "All of them have been tried." : "Running the trials …"}
       </p>
