@@ -19,7 +19,7 @@ import {
 } from "@/core/trial";
 import type { Scale } from "@/core/quantity";
 import type { Remedy, Verdict } from "@/core/verdict";
-import { singleKey } from "@/parts/common";
+import { Contained, singleKey } from "@/parts/common";
 import { Drafts } from "@/parts/fields";
 import {
   chamberById,
@@ -191,7 +191,9 @@ export function Bench({ record: stored, station, onStation }: Props) {
         >
           {Aside && (
             <aside aria-label="Band ruler" className="rule-line desk:border-r desk:p-1 hand:border-b min-h-0">
-              <Aside />
+              <Contained name="the ruler">
+                <Aside />
+              </Contained>
             </aside>
           )}
           <main ref={main} className="desk:px-8 desk:py-5 tiny:overflow-visible min-h-0 overflow-y-auto px-4 py-4">

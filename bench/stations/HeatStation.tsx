@@ -5,7 +5,7 @@ import dynamic from "next/dynamic";
 import { addDevice, coolersFor, hasOwnAir } from "@/core/chamber";
 import type { DeviceRecord } from "@/core/model";
 import { cautionsAt } from "@/core/safety";
-import { Cautions, Fold } from "@/parts/common";
+import { Cautions, Contained, Fold } from "@/parts/common";
 import { useActions, useChamber } from "../context";
 import { ColdDevice } from "./ColdDevice";
 import { DeviceHead } from "./DeviceHead";
@@ -38,7 +38,9 @@ export function HeatStation() {
   const there = [...heaters.map((h) => h.kind), ...coolers.map((c) => c.kind)];
   return (
     <>
-      <Worst />
+      <Contained name="the worst hour">
+        <Worst />
+      </Contained>
       <hr className="rule-line" />
       {heaters.map((heater) => (
         <section key={heater.id} className="grid gap-4">

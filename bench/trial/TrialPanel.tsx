@@ -3,6 +3,7 @@
 import dynamic from "next/dynamic";
 import { useEffect, useRef } from "react";
 import type { Trial } from "@/core/trial";
+import { Contained } from "@/parts/common";
 import { sayTrial } from "@/parts/trace";
 import { useChamber, usePreferences, useShownTrial } from "../context";
 import { hasProgram } from "../hasProgram";
@@ -77,8 +78,16 @@ export function TrialPanel({ size, onSize, ghost, near, onNear, narrow }: TrialP
     >
       <TrialBar {...{ size, onSize, near, onNear, narrow }} />
       {live.failed !== null && <TrialFailed {...live} />}
-      {full && trial && <FullTrial trial={trial} ghost={ghost} near={near} />}
-      {size === "open" && !narrow && trial && <Dock trial={trial} ghost={ghost} near={near} />}
+      {full && trial && (
+        <Contained name="the trial">
+          <FullTrial trial={trial} ghost={ghost} near={near} />
+        </Contained>
+      )}
+      {size === "open" && !narrow && trial && (
+        <Contained name="the trial">
+          <Dock trial={trial} ghost={ghost} near={near} />
+        </Contained>
+      )}
       <p className="sr-only">
         {trial
           ? sayTrial(trial, preferences.scale)

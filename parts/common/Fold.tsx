@@ -1,6 +1,7 @@
 "use client";
 
 import { useState, type ReactNode } from "react";
+import { Contained } from "./Contained";
 
 interface Props {
   summary: ReactNode;
@@ -22,7 +23,11 @@ export function Fold({ summary, children, open = false, part }: Props) {
       onToggle={(e) => setShown(e.currentTarget.open)}
     >
       <summary className="min-h-11 content-center font-semibold">{summary}</summary>
-      {shown && children}
+      {shown && (
+        <Contained name={typeof summary === "string" ? `\u201c${summary}\u201d` : "what stands here"}>
+          {children}
+        </Contained>
+      )}
     </details>
   );
 }

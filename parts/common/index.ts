@@ -1,4 +1,5 @@
 export * from "./Caution";
+export * from "./Contained";
 export * from "./Glazes";
 export * from "./keys";
 export * from "./shortcutList";
