@@ -13,8 +13,9 @@ const words: Record<State, string> = {
 
 /** Whether what is on screen is stored: one record, or without an id all of them. Nothing before it is known. */
 export function Stored({ id }: { id?: string }) {
-  const state = useWorkshop(({ status, unsaved, trouble, conflicts }): State | null => {
+  const state = useWorkshop(({ status, unsaved, trouble, conflicts, dropped }): State | null => {
     if (status !== "open") return null;
+    if (id === undefined ? dropped.length : dropped.includes(id)) return "asked";
     if (id === undefined ? conflicts.length : conflicts.some((c) => c.id === id)) return "asked";
     if (id === undefined ? unsaved.length === 0 : !unsaved.includes(id)) return "saved";
     return trouble ? "failed" : "saving";

@@ -3,7 +3,16 @@
 import { Download, Upload } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { ChamberRecord, WorkshopRecord } from "@/core/model";
-import { bringIn, noteBackup, undo, useWorkshop, whenStored, type BackupContents } from "@/workshop";
+import {
+  bringIn,
+  lastStep,
+  noteBackup,
+  undo,
+  useWorkshop,
+  whenStored,
+  type BackupContents,
+  type Step,
+} from "@/workshop";
 import { download } from "@/parts/common";
 import { pool, whyLost } from "@/workers";
 import { KeepingNote } from "./KeepingNote";
@@ -22,7 +31,8 @@ export function BackupDesk() {
   const [exports, setExports] = useState(0);
   const failed = useWorkshop((s) => s.save === "failed");
   /** How many chambers were brought in last, and whether one transaction of the store has taken all of them. */
-  const [brought, setBrought] = useState<{ count: number; stored: boolean } | null>(null);
+  const [brought, setBrought] = useState<{ count: number; stored: boolean; step: Step | null } | null>(null);
+  const last = useWorkshop(lastStep);
   const input = useRef<HTMLInputElement>(null);
   const count = Object.values(records).filter((r) => r.kind === "chamber").length;
 
@@ -86,14 +96,16 @@ export function BackupDesk() {
     const gone = Object.values(useWorkshop.getState().records)
       .filter((r) => r.kind !== "preferences")
       .map((r) => r.id);
+    const before = lastStep(useWorkshop.getState());
     bringIn(incoming, "backup brought in", replaceAll ? gone : []);
-    const mine = { count: chambers.length, stored: false };
+    const made = lastStep(useWorkshop.getState());
+    const mine = { count: chambers.length, stored: false, step: made === before ? null : made };
     const ids = chambers.map((r) => r.id);
     setBrought(mine);
     void whenStored(incoming.map((r) => r.id)).then(() => {
       // One that another tab has changed meanwhile is asked about, and not back yet.
       const asked = useWorkshop.getState().conflicts.filter((c) => ids.includes(c.id)).length;
-      setBrought((b) => (b === mine ? { count: mine.count - asked, stored: true } : b));
+      setBrought((b) => (b === mine ? { ...mine, count: mine.count - asked, stored: true } : b));
     });
     setContents(null);
     if (input.current) input.current.value = "";
@@ -194,16 +206,19 @@ export function BackupDesk() {
       {brought !== null && (
         <p role="status" className="flex items-center gap-3">
           {backWords(brought.count, brought.stored, failed)}
-          <button
-            type="button"
-            className="key"
-            onClick={() => {
-              undo();
-              setBrought(null);
-            }}
-          >
-            Undo
-          </button>
+          {/* Only while it is what was done last: it takes back this step and no other. */}
+          {brought.step !== null && brought.step === last && (
+            <button
+              type="button"
+              className="key"
+              onClick={() => {
+                undo();
+                setBrought(null);
+              }}
+            >
+              Undo
+            </button>
+          )}
         </p>
       )}
     </section>

@@ -26,7 +26,7 @@ describe("notices", () => {
     expect(screen.getByRole("alert")).toHaveTextContent(/is full\. Make room/);
     act(() => useWorkshop.setState({ save: "failed", trouble: "silent" }));
     expect(screen.getByRole("alert")).toHaveTextContent(/does not answer/);
-    act(() => useWorkshop.setState({ save: "saved", trouble: null, loss: { chambers: 2, at: NOW } }));
+    act(() => useWorkshop.setState({ save: "saved", trouble: null, loss: { chambers: 2, of: 2, at: NOW } }));
     expect(screen.getByRole("alert")).toHaveTextContent(
       /2 chambers were stored here, last on 2026-01-01, and are gone/,
     );
@@ -53,7 +53,9 @@ describe("notices", () => {
     expect(screen.getByRole("alertdialog")).toHaveTextContent(/Cellar ale was changed in another tab while/);
     expect(screen.getByRole("alertdialog")).toHaveTextContent(/1 more will be asked about after it/);
     act(() => useWorkshop.setState({ conflicts: [{ id: "b", theirs: null }] }));
-    expect(screen.getByRole("alertdialog")).toHaveTextContent(/Larder was changed in another tab \(removed there\)/);
+    expect(screen.getByRole("alertdialog")).toHaveTextContent(
+      /Larder was changed in another tab \(removed there, or dropped by the browser\)/,
+    );
     expect(screen.getByRole("alertdialog")).not.toHaveTextContent(/more will be/);
     act(() => useWorkshop.setState({ conflicts: [], records: {} }));
   });

@@ -2,11 +2,11 @@
 
 import Link from "next/link";
 import { useState } from "react";
-import { acceptLoss, dropRefused, settleConflict, troubleWords, useWorkshop } from "@/workshop";
+import { acceptLoss, dropRefused, letGo, putBack, settleConflict, troubleWords, useWorkshop } from "@/workshop";
 
 /** What has to be known at once: a write that failed, conflicts between two tabs, a second tab, records set aside. */
 export function Notices() {
-  const { conflicts, company, quarantine, records, save, trouble, newer, loss, refused } = useWorkshop();
+  const { conflicts, company, quarantine, records, save, trouble, newer, loss, dropped, refused } = useWorkshop();
   const [companySeen, setCompanySeen] = useState(false);
   const [quarantineSeen, setQuarantineSeen] = useState(false);
   const [newerSeen, setNewerSeen] = useState(false);
@@ -39,10 +39,11 @@ export function Notices() {
             Bring back a backup
           </Link>
           <button type="button" className="key" onClick={acceptLoss}>
-            Begin anew
+            {loss.chambers === loss.of ? "Begin anew" : "Go on without"}
           </button>
         </div>
       )}
+      {dropped.length > 0 && <Dropped ids={dropped} />}
       {refused && (
         <div role="alert" className="bg-base-200 border-warning flex items-center gap-3 border-b-4 px-4 py-1">
           <p className="grow">{refused}</p>
@@ -70,8 +71,9 @@ export function Notices() {
           className="bg-base-200 border-error flex flex-wrap items-center gap-3 border-b-4 px-4 py-2"
         >
           <p className="grow">
-            <strong>{name}</strong> was changed in another tab{conflict.theirs ? "" : " (removed there)"} while you
-            changed it here. Nothing is lost yet: which one counts?
+            <strong>{name}</strong> was changed in another tab
+            {conflict.theirs ? "" : " (removed there, or dropped by the browser)"} while you changed it here. Nothing is
+            lost yet: which one counts?
             {conflicts.length > 1 && ` ${conflicts.length - 1} more will be asked about after it.`}
           </p>
           <button type="button" className="key" onClick={() => void settleConflict(conflict.id, "theirs")}>
@@ -109,6 +111,34 @@ export function Notices() {
           </button>
         </div>
       )}
+    </div>
+  );
+}
+
+/** What the store has lost while this page stood open, and the way to put it back. */
+function Dropped({ ids }: { ids: readonly string[] }) {
+  const records = useWorkshop((s) => s.records);
+  const names = ids.flatMap((id) => {
+    const record = records[id];
+    return record?.kind === "chamber" || record?.kind === "program" ? [record.name] : [];
+  });
+  const said = names.slice(0, 3).join("; ");
+  const more = names.length > 3 ? ` and ${names.length - 3} more` : "";
+  return (
+    <div role="alert" className="bg-base-200 border-error flex flex-wrap items-center gap-3 border-b-4 px-4 py-2">
+      <p className="grow">
+        <strong>
+          {names.length > 0 ? `${said}${more}: no longer stored.` : "Your preferences are no longer stored."}
+        </strong>{" "}
+        The browser’s data were cleared, or another tab has removed this. Nothing is lost yet: this page still holds all
+        of it. Keep the page open until it is stored again. Readings of recorded rooms are not in it.
+      </p>
+      <button type="button" className="key key-strong" onClick={putBack}>
+        Store it all again
+      </button>
+      <button type="button" className="key" onClick={letGo}>
+        Let it go
+      </button>
     </div>
   );
 }

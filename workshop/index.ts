@@ -1,4 +1,5 @@
 export type { BackupContents } from "./backup";
+export type { Step } from "./history";
 export * from "./state";
 export * from "./store";
 export * from "./preferences";

@@ -1,11 +1,12 @@
 import { nanoid } from "nanoid";
 import { PROGRAM_VERSION, type ProgramContents, type ProgramRecord, type WorkshopRecord } from "@/core/model";
+import { stamp } from "./clock";
 import { useWorkshop } from "./state";
 import { bringIn } from "./store";
 
 /** A program of one's own, as a record; with an id it is the next state of that one. */
 function recordOf(contents: ProgramContents, before?: ProgramRecord): ProgramRecord {
-  const at = new Date().toISOString();
+  const at = stamp();
   return {
     id: before?.id ?? nanoid(12),
     kind: "program",

@@ -25,6 +25,8 @@ export interface WorkshopState extends History {
   newer: number;
   /** There was something in this browser that is gone; null where there was not, or the person has been told. */
   loss: Loss | null;
+  /** Ids of what the store has acknowledged and holds no longer; this page still does. */
+  dropped: string[];
   /** Of everything. */
   save: SaveState;
   /** Ids of what is not stored yet. */
@@ -48,6 +50,7 @@ export const useWorkshop = create<WorkshopState>(() => ({
   quarantine: [],
   newer: 0,
   loss: null,
+  dropped: [],
   save: "saved",
   unsaved: [],
   refused: null,

@@ -28,7 +28,7 @@ export type Outcome =
   /** Stored as `record` says, which is another than was sent where another tab's change has been merged in. */
   | { id: string; ok: true; record: WorkshopRecord | null; merged: boolean }
   /** Another tab has changed the same; nothing of it is stored. */
-  | { id: string; ok: false; theirs: WorkshopRecord | null };
+  | { id: string; ok: false; theirs: WorkshopRecord | null; newer?: true };
 
 /** What was found on opening. */
 export interface Found {
@@ -80,6 +80,10 @@ export async function readAll(now: string): Promise<Found> {
   return { records, quarantine, newer };
 }
 
+/** Ids of all records that the store holds, whatever they are. */
+export const storedIds = async (): Promise<Set<string>> =>
+  new Set((await (await recordBox()).keysOf(RECORD)).map((key) => key.slice(RECORD.length)));
+
 /** Reads one record, or null where it is gone or does not parse. */
 export async function readOne(id: string): Promise<WorkshopRecord | null> {
   const read = readRecord(await (await recordBox()).getItem(RECORD + id));
@@ -100,7 +104,7 @@ function decide({ id, record, base, force }: Change, raw: unknown): Outcome {
   const expected = base?.revision ?? 0;
   const read = stored === null ? null : readRecord(stored);
   // A newer application has been at it: this one must not touch it, asked or not.
-  if (read && !read.ok && read.left) return { id, ok: false, theirs: null };
+  if (read && !read.ok && read.left) return { id, ok: false, theirs: null, newer: true };
   if (force || (stored === null ? 0 : revisionOf(stored)) === expected) return next(record, false);
   const theirs = read?.ok ? read.record : null;
   if (!theirs && !record) return next(null, false);

@@ -21,7 +21,7 @@ import {
 import { useWorkshop } from "./state";
 import { recordBox } from "./box";
 import { readOne, writeMany } from "./storage";
-import { acceptLoss, dropRefused, openAgain, whenStored } from "./store";
+import { acceptLoss, dropRefused, letGo, openAgain, putBack, whenStored } from "./store";
 
 /** Until the store has had everything, and what it said has been heard. */
 const quiet = async () => {
@@ -49,6 +49,72 @@ beforeEach(async () => {
   setPreferences({ demoSeeded: false });
   useWorkshop.setState({ past: [], future: [], conflicts: [] });
   await quiet();
+});
+
+describe("a store that lost what it had acknowledged", () => {
+  const clear = async () => {
+    const box = await recordBox();
+    await box.clear();
+  };
+  const looked = () => new Promise((resolve) => setTimeout(resolve, 1300));
+
+  it("is noticed with the next write; what this page holds is offered back whole, and stored again in one go", async () => {
+    const [a, b, c] = [own("A"), own("B"), own("C")];
+    await quiet();
+    await clear();
+    editChamber(b, setpoint(18), "setpoint");
+    await looked();
+    expect([...useWorkshop.getState().dropped].sort()).toEqual(expect.arrayContaining([a, b, c].sort()) as string[]);
+    expect(useWorkshop.getState().conflicts).toEqual([]);
+    putBack();
+    await quiet();
+    await looked();
+    expect(useWorkshop.getState().dropped).toEqual([]);
+    for (const id of [a, b, c]) expect(await readOne(id)).toMatchObject({ id });
+    expect((await readOne(b)) as ChamberRecord).toMatchObject({
+      stages: [{ settings: { u1: { setpoint: { value: 18 } } } }],
+    });
+  });
+
+  it("lets go of it where that is wanted: page and store say the same", async () => {
+    const [a, b] = [own("A"), own("B")];
+    await quiet();
+    await (await recordBox()).removeItem(`record:${a}`);
+    editChamber(b, setpoint(18), "setpoint");
+    await looked();
+    expect(useWorkshop.getState().dropped).toEqual([a]);
+    letGo();
+    await quiet();
+    expect(chamberById(a)).toBeUndefined();
+    expect(await readOne(b)).toMatchObject({ id: b });
+    expect(useWorkshop.getState().dropped).toEqual([]);
+  });
+});
+
+describe("what is stored by others", () => {
+  it("preferences of a newer application stay as they are; nobody is asked", async () => {
+    setPreferences({ demoSeeded: true });
+    await quiet();
+    const box = await recordBox();
+    const newer = { ...(await box.getItem<object>("record:preferences")), schemaVersion: 999, revision: 77 };
+    await box.setItem("record:preferences", newer);
+    setPreferences({ scale: "F" });
+    await quiet();
+    expect(useWorkshop.getState().conflicts).toEqual([]);
+    expect(useWorkshop.getState().refused).toMatch(/newer Gentle Crock/);
+    expect(useWorkshop.getState().preferences.scale).toBe("F");
+    expect(await box.getItem("record:preferences")).toEqual(newer);
+    await box.removeItem("record:preferences");
+    setPreferences({ scale: "C" });
+  });
+
+  it("a clock beyond the year 9999 writes what can be read again", async () => {
+    const clock = jest.spyOn(Date, "now").mockReturnValue(Date.UTC(12026, 0, 1));
+    const id = own("Late");
+    clock.mockRestore();
+    await quiet();
+    expect(await readOne(id)).toMatchObject({ id, createdAt: "9999-12-31T23:59:59.000Z" });
+  });
 });
 
 describe("edits", () => {

@@ -14,18 +14,19 @@ import {
   type Problem,
 } from "@/core/model";
 import { nextOn, remember, travelled, type RecordDiff, type Step } from "./history";
+import { stamp } from "./clock";
 import { askToKeep } from "./keeping";
 import { lookForLoss, markKept } from "./kept";
 import { keepHistory, recallHistory } from "./session";
 import { firstPreferences } from "./preferences";
-import { dropQuarantined, readAll, readOne, writeMany } from "./storage";
+import { dropQuarantined, readAll, readOne, storedIds, writeMany } from "./storage";
 import { useWorkshop, type SaveState, type WorkshopState } from "./state";
 import { openLine, type Line } from "./tabs";
 import { movedOut, sweep } from "./tidy";
 import { troubleOf } from "./trouble";
 import { Writer } from "./writer";
 
-const now = () => new Date().toISOString();
+const now = stamp;
 
 const { getState: get, setState: set } = useWorkshop;
 
@@ -48,12 +49,82 @@ const writer = new Writer(writeMany, {
       if (merged) show(id, merged);
       line?.tell({ say: "wrote", id });
     }
-    const chambers = chambersIn(get().records);
-    markKept(chambers, now());
-    if (chambers > 0 && get().loss) set({ loss: null });
+    mark();
+    lookSoon();
   },
-  onConflict: (id, theirs) => set({ conflicts: [...get().conflicts.filter((c) => c.id !== id), { id, theirs }] }),
+  onConflict: (id, theirs, newer) => {
+    if (newer) {
+      // A newer application has been at it: it stays as that one left it, and nobody is asked.
+      writer.drop(id);
+      if (!toldNewer) set({ refused: NEWER });
+      toldNewer = true;
+      return;
+    }
+    set({ conflicts: [...get().conflicts.filter((c) => c.id !== id), { id, theirs }] });
+    // Removed in another tab, or is the whole store gone?
+    if (!theirs) lookSoon();
+  },
 });
+
+let toldNewer = false;
+const NEWER =
+  "A newer Gentle Crock has stored this here: it is left as it is, and what you change of it now holds until this page is closed. Load the page anew to get the newer one.";
+
+/** Remembers how much is kept here. While something is missing that stays as it was, until it is back or the person knows. */
+function mark(): void {
+  const { loss, records } = get();
+  const chambers = chambersIn(records);
+  if (loss && chambers < loss.of) return;
+  markKept(chambers, now());
+  if (loss) set({ loss: null });
+}
+
+/** Records that stand here as stored, and that the store does not hold. */
+async function missing(): Promise<string[]> {
+  const stored = await storedIds();
+  return Object.keys(get().records).filter((id) => writer.revisionOf(id) !== undefined && !stored.has(id));
+}
+
+/** After a write, and as long as another tab may take to tell what it removed, ms. */
+const SOON = 300;
+const TOLD = 700;
+let looking: ReturnType<typeof setTimeout> | undefined;
+
+/** Looks whether the store still holds what it has acknowledged: a browser clears it without a word. */
+function lookSoon(): void {
+  clearTimeout(looking);
+  looking = setTimeout(() => void look().catch(() => undefined), SOON);
+}
+
+async function look(): Promise<void> {
+  const first = await missing();
+  if (first.length > 0) await new Promise((resolve) => setTimeout(resolve, TOLD));
+  const still = first.length > 0 ? (await missing()).filter((id) => first.includes(id)) : [];
+  const { dropped, conflicts } = get();
+  // One record alone, changed here and gone there, is asked about by its name.
+  if (still.length === 1 && conflicts.some((c) => c.id === still[0])) return;
+  if (still.length === 0 && dropped.length === 0) return;
+  set({ dropped: still, conflicts: conflicts.filter((c) => c.theirs !== null || !still.includes(c.id)) });
+}
+
+/** Stores anew all that the store has dropped and this page still holds. */
+export function putBack(): void {
+  const { dropped, records } = get();
+  set({ dropped: [] });
+  writer.force(dropped.map((id) => [id, records[id] ?? null] as const));
+}
+
+/** Lets go of what the store has dropped: it goes from this page too. */
+export function letGo(): void {
+  const { dropped } = get();
+  set({ dropped: [] });
+  for (const id of dropped) {
+    writer.drop(id);
+    writer.know(id, null);
+    show(id, null);
+  }
+  mark();
+}
 
 /** Puts a record on screen as the store has it. */
 function show(id: string, record: WorkshopRecord | null): void {
@@ -74,6 +145,7 @@ async function takeOver(id: string): Promise<void> {
   if (writer.busyWith(id) || get().records[id] !== before) return;
   writer.know(id, record);
   show(id, record);
+  mark();
 }
 
 /** Out of the browser's back cache a page stands as it was left: what has been stored since is taken over. */
@@ -100,7 +172,7 @@ export async function openWorkshop(): Promise<void> {
       records: byId,
       quarantine,
       newer,
-      loss: records.length + quarantine.length + newer === 0 ? lookForLoss() : null,
+      loss: quarantine.length + newer === 0 ? lookForLoss(chambersIn(byId)) : null,
       preferences: stored?.kind === "preferences" ? stored : firstPreferences(navigator.language, now()),
       status: "open",
     });
@@ -109,12 +181,19 @@ export async function openWorkshop(): Promise<void> {
     line = openLine((word) => {
       if (word.say === "here") line?.tell({ say: "here too" });
       if (word.say === "here" || word.say === "here too") set({ company: true });
-      if (word.say === "leaving") set({ company: false });
+      if (word.say === "leaving") {
+        // Another one may still be there: it answers.
+        set({ company: false });
+        line?.tell({ say: "here" });
+      }
       if (word.say === "wrote") void takeOver(word.id).catch(() => undefined);
     });
     line.tell({ say: "here" });
     window.addEventListener("pagehide", () => line?.tell({ say: "leaving" }));
     void tidy(records, quarantine.length + newer);
+    document.addEventListener("visibilitychange", () => {
+      if (document.visibilityState === "visible") lookSoon();
+    });
     window.addEventListener("pageshow", (e) => {
       if (!e.persisted) return;
       line?.tell({ say: "here" });
@@ -145,7 +224,7 @@ export async function openAgain(): Promise<void> {
 
 /** The person has been told of a loss. */
 export function acceptLoss(): void {
-  markKept(0, now());
+  markKept(chambersIn(get().records), now());
   set({ loss: null });
 }
 
@@ -342,7 +421,7 @@ export async function settleConflict(id: string, keep: "mine" | "theirs"): Promi
   const { conflicts, records } = get();
   if (!conflicts.some((c) => c.id === id)) return;
   set({ conflicts: conflicts.filter((c) => c.id !== id) });
-  if (keep === "mine") writer.force(id, records[id] ?? null);
+  if (keep === "mine") writer.force([[id, records[id] ?? null]]);
   else {
     writer.drop(id);
     await takeOver(id);

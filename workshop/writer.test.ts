@@ -118,7 +118,7 @@ describe("writer", () => {
     await take();
     expect(names()).toEqual([["mine", "other"], ["other again"]]);
     expect(writer.busyWith("a")).toBe(true);
-    writer.force("a", named("still mine"));
+    writer.force([["a", named("still mine")]]);
     await take();
     expect(names().at(-1)).toEqual(["still mine"]);
     expect(writer.busyWith("a")).toBe(false);

@@ -11,7 +11,8 @@ interface Listener {
   onState(unsaved: string[], trouble: TroubleKind | null): void;
   /** Acknowledged by the store, all of one transaction at once. */
   onWritten(written: Acknowledged[]): void;
-  onConflict(id: string, theirs: Held): void;
+  /** @param newer a newer application has stored it: nobody is to be asked */
+  onConflict(id: string, theirs: Held, newer: boolean): void;
 }
 
 export interface Acknowledged {
@@ -67,11 +68,13 @@ export class Writer {
     void this.pump();
   }
 
-  /** Overwrites whatever is stored. */
-  force(id: string, record: Held): void {
-    this.stopped.delete(id);
-    this.forced.add(id);
-    this.put([[id, record]]);
+  /** Overwrites whatever is stored, all in one transaction. */
+  force(changes: readonly (readonly [string, Held])[]): void {
+    for (const [id] of changes) {
+      this.stopped.delete(id);
+      this.forced.add(id);
+    }
+    this.put(changes);
   }
 
   /** Gives up what waits for a record. */
@@ -129,7 +132,7 @@ export class Writer {
     const written: Acknowledged[] = [];
     outcomes.forEach((outcome, i) => {
       const { id, record: sent } = load[i]!;
-      if (!outcome.ok) return this.stop(id, sent, outcome.theirs);
+      if (!outcome.ok) return this.stop(id, sent, outcome.theirs, outcome.newer);
       this.known.set(id, outcome.record);
       if (!outcome.merged || !outcome.record || !sent) return written.push({ id });
       // The hand may have moved on meanwhile, not knowing what came in.
@@ -143,9 +146,9 @@ export class Writer {
     if (written.length) this.listener.onWritten(written);
   }
 
-  private stop(id: string, mine: Held, theirs: Held): void {
+  private stop(id: string, mine: Held, theirs: Held, newer = false): void {
     this.stopped.add(id);
     if (!this.waiting.has(id)) this.waiting.set(id, mine);
-    this.listener.onConflict(id, theirs);
+    this.listener.onConflict(id, theirs, newer);
   }
 }

@@ -1,4 +1,5 @@
 import Papa from "papaparse";
+import { FORMULA } from "./csv";
 import type { Chamber } from "../model";
 import { productObservable } from "../product";
 import { celsius, inScale, type Scale } from "../quantity";
@@ -48,5 +49,5 @@ export function traceCsv(trace: Trace, chamber: Chamber, scale: Scale): string {
     ...air.map(({ label }) => `relative humidity ${label} (%)`),
     ...figures.map(({ label, unit }) => `${label}${unit ? ` (${unit === "temperature" ? sign : unit})` : ""}`),
   ];
-  return Papa.unparse({ fields, data: rows });
+  return Papa.unparse({ fields, data: rows }, { escapeFormulae: FORMULA });
 }

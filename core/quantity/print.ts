@@ -5,8 +5,12 @@ import { differenceInScale, inScale, type Scale, type Temperature, type Temperat
 const MINUS = "\u2212";
 const SPACE = "\u00a0";
 
-/** A number at a resolution, with a true minus sign; `signed` also writes the plus. */
+/** Stands in the place of what is no number: nothing that is not finite is ever told as one. */
+export const NO_NUMBER = "?";
+
+/** A number at a resolution, with a true minus sign; `signed` also writes the plus. What is not finite is `NO_NUMBER`. */
 export function printNumber(value: number, resolution: number, signed = false): string {
+  if (!Number.isFinite(value)) return NO_NUMBER;
   const rounded = roundTo(value, resolution);
   const digits = Math.abs(rounded).toFixed(decimalsOf(resolution));
   if (rounded < 0) return MINUS + digits;
@@ -15,7 +19,7 @@ export function printNumber(value: number, resolution: number, signed = false): 
 
 /** A number as it is: at a resolution, or with up to three decimals more where it lies between two of its steps. */
 export const printAsIs = (value: number, resolution: number, signed = false): string =>
-  printNumber(value, 10 ** -decimalsFor(value, resolution), signed);
+  Number.isFinite(value) ? printNumber(value, 10 ** -decimalsFor(value, resolution), signed) : NO_NUMBER;
 
 export const scaleSign = (scale: Scale): string => (scale === "C" ? "°C" : "°F");
 
@@ -35,6 +39,7 @@ export function printBoth(t: Temperature, scale: Scale, resolution = 0.1): strin
 
 /** A span of time in seconds in words of the trade: "45 s", "7 min", "3 h 20 min", "2 d 5 h". */
 export function printDuration(seconds: number): string {
+  if (Number.isNaN(seconds)) return NO_NUMBER;
   if (!Number.isFinite(seconds)) return "never";
   if (seconds < 90) return `${Math.round(seconds)}${SPACE}s`;
   const minutes = Math.round(seconds / 60);
@@ -50,6 +55,7 @@ export function printDuration(seconds: number): string {
 
 /** Moment of a trial: "day 2, 03:10". `startHour` is the clock hour at which the trial began. */
 export function printMoment(seconds: number, startHour: number): string {
+  if (!Number.isFinite(seconds + startHour)) return NO_NUMBER;
   const minutes = Math.round(seconds / 60 + startHour * 60);
   const day = Math.floor(minutes / 1440) + 1;
   return `day ${day}, ${clockText(minutes)}`;

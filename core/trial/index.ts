@@ -22,6 +22,7 @@ export * from "./paces";
 export * from "./planWords";
 export * from "./judgedName";
 export * from "./keying";
+export { LeftGround } from "./leftGround";
 export * from "./quick";
 export * from "./range";
 export * from "./reader";

@@ -110,6 +110,20 @@ export const notReady: Rule = (c) =>
       ({ limit, values }) => limit.aim && !meets(values.findLast((v) => Number.isFinite(v)) ?? NaN, limit),
     );
     if (short.length === 0) return [];
+    // What is not in yet has no figure.
+    if (!short.some(({ values }) => values.some(Number.isFinite)))
+      return [
+        {
+          id: "not-ready",
+          about: vessel.id,
+          severity: "note",
+          station: "job",
+          title: `${whose(c, vessel)}Not put in within ${words(c).within}`,
+          text: "Nothing can be said of it in this trial: a longer trial shows its course, or put it in sooner.",
+          moment: null,
+          remedies: [],
+        },
+      ];
     return [
       {
         id: "not-ready",

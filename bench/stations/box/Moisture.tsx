@@ -49,8 +49,15 @@ export function Moisture() {
             <p key={stage} className="max-w-prose text-lg" aria-live="polite">
               {means.length > 1 && `${stageName(stages, stages[stage]!.id)}: `}On average the air comes to{" "}
               <strong>{Math.round(mean * 100)}&nbsp;%</strong>, {printNumber(humidityRatio(mean, air) * 1000, 0.1)}
-              &nbsp;g of water in a kg of it. At {printTemperature(celsius(air), scale)} water condenses from it on
-              whatever is colder than <strong>{printTemperature(celsius(dewPoint(mean, air)), scale)}</strong>.
+              &nbsp;g of water in a kg of it.{" "}
+              {mean > 0 ? (
+                <>
+                  At {printTemperature(celsius(air), scale)} water condenses from it on whatever is colder than{" "}
+                  <strong>{printTemperature(celsius(dewPoint(mean, air)), scale)}</strong>.
+                </>
+              ) : (
+                "Nothing condenses from it."
+              )}
             </p>
           ))}
           <Books of={trial.moisture} drains={moisture.drains} />

@@ -77,11 +77,13 @@ function Side({ demand }: { demand: Demand }) {
             ? "That does not hold it."
             : pull && arrives === null
               ? "It holds, and what is put in does not get into its band."
-              : pull && arrives === 0
-                ? "It begins in its band."
-                : pull
-                  ? `Running without a pause it is in its band after ${printDuration(arrives! * 3600)}${arrives! > chamber.build.loadHours ? ": later than that" : ""}.`
-                  : `At the worst it runs ${Math.round((hold / gives) * 100)}\u00a0% of the time.`}
+              : arrives === undefined
+                ? "So strong, it leaves what can be computed within minutes: how soon it is in its band is not said."
+                : pull && arrives === 0
+                  ? "It begins in its band."
+                  : pull
+                    ? `Running without a pause it is in its band after ${printDuration(arrives! * 3600)}${arrives! > chamber.build.loadHours ? ": later than that" : ""}.`
+                    : `At the worst it runs ${Math.round((hold / gives) * 100)}\u00a0% of the time.`}
       </p>
       <Bar label={`${title} that is asked for`} parts={upTo(parts, total)} most={most} outlined hot={hot} />
       {devices.length > 0 && <Bar label={`${title} that the devices give`} parts={devices} most={most} hot={hot} />}
