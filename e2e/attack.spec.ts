@@ -121,7 +121,7 @@ test("the undo of a restore takes back that restore, and is gone once something 
   await expect(page.getByRole("heading", { name: "Birch" })).toHaveCount(0);
 });
 
-test("fifty buckets have other ways to do the same, and a foam box of any size its walls", async ({ page }) => {
+test("fifty buckets have other ways to do the same, and what cannot be built says why", async ({ page }) => {
   await makeChamber(page, "Many");
   await fill(page, "How many alike", "50");
   await stored(page);
@@ -130,6 +130,9 @@ test("fifty buckets have other ways to do the same, and a foam box of any size i
   await page.getByText("Other ways to do the same").click();
   const beside = page.getByRole("region", { name: "Other ways to do the same" });
   await expect(beside).toContainText(/Box of foam, made to fit: not looked at\. A side of it would be longer than 3/);
+});
+
+test("a foam box of any size has its panels and its other walls", async ({ page }) => {
   await openDemo(page);
   await page.goto("/bench?c=demo-picnic-box&at=box");
   await trialDone(page);

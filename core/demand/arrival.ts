@@ -52,6 +52,7 @@ const worked = memo(({ chamber, side, id }: Asked): number | null | undefined =>
       .trace;
   const trace = withinGround(days, traceOf);
   if (!trace) return undefined;
+  const whole = trace.from + trace.bins * trace.width > days * 86_400 - 2 * trace.width;
   const bands = chamber.vessels.map((v) => v.band ?? stage);
   for (let bin = 0; bin < trace.bins; bin++) {
     const there = bands.every((band, index) => {
@@ -61,7 +62,7 @@ const worked = memo(({ chamber, side, id }: Asked): number | null | undefined =>
     });
     if (there) return (trace.from + bin * trace.width) / 3600;
   }
-  return null;
+  return whole ? null : undefined;
 }, 6);
 
 /**
