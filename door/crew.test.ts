@@ -85,6 +85,19 @@ describe("threads of the door", () => {
     expect((await crew.have("light", job("wait 1"))).status).toBe(200);
   });
 
+  it("that turn out heavy among the light ones go on among the heavy ones, and keep no light one waiting", async () => {
+    const crew = new Crew(() => startThread(odd), {
+      light: { threads: 1, waiting: 5, longest: 500 },
+      heavy: { threads: 1, waiting: 5, longest: 20_000 },
+    });
+    const began = performance.now();
+    const slow = knock("settings", "application/json", { text: "wait 3000" }, crew);
+    const quick = await knock("settings", "application/json", { text: "wait 1" }, crew);
+    expect(quick.status).toBe(200);
+    expect(performance.now() - began).toBeLessThan(2900);
+    expect((await slow).status).toBe(200);
+  });
+
   it("are ended when nobody waits any more, and what still waited is let go", async () => {
     const crew = crewOf(odd, { longest: 20_000 });
     const [running, waiting] = [new AbortController(), new AbortController()];

@@ -4,7 +4,10 @@ import { describe as describeChamber, newChamber } from "@/core/chamber";
 import type { Settings, Unit } from "@/core/model";
 import { configurations } from "@/core/testing/configurations";
 import { calls, examples, lookAt, requests, type Call } from ".";
-import { knock, MOST_BYTES, openapi, readAtMost } from "./server";
+import { edgeChambers, edgesOfFields } from "@/core/testing/edges";
+import { tries } from "@/core/testing/hard";
+import { chamberInput } from "./schemas";
+import { knock, MOST_BYTES, openapi, readAtMost, wrongMethod } from "./server";
 import { sameThread } from "./testing";
 
 jest.setTimeout(90_000);
@@ -283,6 +286,66 @@ describe("plain values", () => {
     expect([status, JSON.stringify(answer)]).toEqual([422, expect.stringContaining("chamber.room.low")]);
     expect((await ask("settings", { chamber: { room: 4 } })).status).toBe(422);
     expect((await ask("settings", { chamber: { stages: [4] } })).status).toBe(422);
+  });
+});
+
+describe("whatever a chamber says", () => {
+  const doc = openapi() as {
+    components: { schemas: Record<string, object> };
+    paths: Record<string, { post: { responses: object } }>;
+  };
+  const validator = new Ajv2020({ strict: false, validateFormats: false, allErrors: true });
+  const names = Object.keys(chamberInput.shape);
+  const chamberOf = (record: object) =>
+    Object.fromEntries(Object.entries(record).filter(([name]) => names.includes(name)));
+
+  it("each field of each section that stands alone is taken plainly as it is with its origin", async () => {
+    const sections = ["room", "cabinet", "thermal", "build", "moisture", "program"];
+    for (const { section, field, values } of edgesOfFields.filter((e) => sections.includes(e.section))) {
+      const of = (value: unknown) => ask("settings", { chamber: { [section]: { [field]: value } } });
+      const [plainly, stored] = [await of(values[0]), await of({ value: values[0], origin: "typed" })];
+      expect([section, field, plainly.status, plainly.answer]).toEqual([section, field, stored.status, stored.answer]);
+    }
+  });
+
+  it("answers are as described, also of chambers with fields at their edges", async () => {
+    const validators = new Map(calls.map((c) => [c, validator.compile(doc.components.schemas[`${c}-answer`]!)]));
+    for (const { name, record } of edgeChambers(tries(10, 700), 3, Number(process.env.HARD_SEED ?? 20261201)))
+      for (const [call, body] of [
+        ["settings", {}],
+        ["trial", { days: 0.5, bins: 20 }],
+        ["verdicts", { days: 0.5 }],
+      ] as const) {
+        const { status, answer } = await ask(call, { chamber: chamberOf(record), ...body });
+        if (status !== 200) {
+          expect([name, call, status]).toEqual([name, call, 422]);
+          continue;
+        }
+        const validate = validators.get(call)!;
+        validate(answer);
+        expect([name, call, validate.errors ?? []]).toEqual([name, call, []]);
+      }
+  });
+
+  it("every status that comes is described", () => {
+    const described = Object.keys(doc.paths["/api/v1/trial"]!.post.responses);
+    expect(described).toEqual(["200", "400", "404", "405", "408", "413", "415", "422", "499", "500", "503"]);
+    expect(wrongMethod()).toMatchObject({ status: 405, headers: { Allow: "POST" } });
+  });
+
+  it("a verdict on a limit says that it is one", async () => {
+    const { status, answer } = await ask("verdicts", {
+      chamber: {
+        vessels: [{ id: "v1", vessel: {}, product: { kind: "sausage" }, band: {} }],
+        stages: [{ id: "s1", stage: { low: 4, high: 8 }, settings: {} }],
+      },
+      days: 3,
+    });
+    expect(status).toBe(200);
+    expect(JSON.stringify(answer)).toContain('"limit":true');
+    const validate = validator.compile(doc.components.schemas["verdicts-answer"]!);
+    validate(answer);
+    expect(validate.errors ?? []).toEqual([]);
   });
 });
 

@@ -8,15 +8,33 @@ export const MOST_BYTES = 512 * 1024;
 const busy = (): Reply =>
   refuse(503, "", "As many calls as may wait are waiting.", "Ask again in two seconds.", { "Retry-After": "2" });
 
-/** From so many days on a trial is heavy work. */
+/** From so many days on a trial is heavy work; boxes that are stepped by seconds, and bodies with much in them, are it sooner. */
 const LONG = 10;
+const QUICK_LONG = 2;
+const QUICK = /"(?:drum|brick|crock|kettle)"/;
+const MUCH = 48 * 1024;
 
 /** Which calls have to wait for each other: a look at the body, no more. */
 function laneOf(call: Call, text: string): Lane {
-  if (call === "recommendation") return "heavy";
+  if (call === "recommendation" || text.length > MUCH) return "heavy";
   const days = /"days"\s*:\s*([\d.eE+-]+)/.exec(text);
-  return days && Number(days[1]) > LONG ? "heavy" : "light";
+  return days && Number(days[1]) > (QUICK.test(text) ? QUICK_LONG : LONG) ? "heavy" : "light";
 }
+
+/** Has a job done. One that turns out heavy is ended and begun anew where it keeps no light one waiting. */
+async function done(job: { call: Call; text: string }, crew: Pick<Crew, "have">, signal?: AbortSignal): Promise<Reply> {
+  const lane = laneOf(job.call, job.text);
+  try {
+    return await crew.have(lane, job, signal);
+  } catch (error) {
+    if (lane === "heavy" || !(error instanceof Overrun)) throw error;
+    return crew.have("heavy", job, signal);
+  }
+}
+
+/** A call by another method than POST. */
+export const wrongMethod = (): Reply =>
+  refuse(405, "", "Calls are made by POST.", "Send the body by POST.", { Allow: "POST" });
 
 /** What came of reading a body. */
 export type Body = { text: string } | { refused: "large" | "slow" };
@@ -49,7 +67,7 @@ export async function knock(
       `Keep it under ${MOST_BYTES / 1024} kB: thin out a recorded room.`,
     );
   try {
-    return await crew.have(laneOf(call, body.text), { call, text: body.text }, signal);
+    return await done({ call, text: body.text }, crew, signal);
   } catch (error) {
     if (error instanceof Crowded) return busy();
     if (error instanceof Overrun)

@@ -8,11 +8,15 @@ const schemaOf = (schema: z.ZodType, io: "input" | "output" = "input"): object =
 };
 
 const failures: Record<string, string> = {
-  400: "The body is not JSON",
+  400: "The body is not JSON, or the address is none",
+  404: "There is no such call",
+  405: "Calls are made by POST",
   408: "The body did not come to its end in time",
   413: "The body is too large",
   415: "The body is no JSON by its Content-Type",
   422: "A field does not fit, or the chamber is impossible",
+  499: "Whoever asked waits no more",
+  500: "Something went wrong here, and it is our fault",
   503: "Too many calls at once; see Retry-After",
 };
 
@@ -23,7 +27,7 @@ export const openapi = (): object => ({
     title: "Gentle Crock, a door for scripts",
     version: "1",
     description:
-      "Temperatures in °C, differences in K, lengths in m, volumes in m³, power in W, times in s. A chamber holds only what differs from its defaults, each value plainly or with its origin, as in a workshop backup. Nothing is kept.",
+      "Temperatures in °C, differences in K, lengths in m, volumes in m³, power in W, times in s. A chamber holds only what differs from its defaults, each value plainly or with its origin, as in a workshop backup. Entries of a list have an id; a chamber in the form of earlier versions, whose entries have none, is taken too. Nothing is kept.",
   },
   paths: Object.fromEntries(
     calls.map((call) => [

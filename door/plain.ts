@@ -16,7 +16,19 @@ const section = (of: unknown): unknown =>
     : of;
 
 /** Parts of a chamber that are one section; the last four as they were named in version 2. */
-const single = ["room", "cabinet", "thermal", "build", "wiring", "program", "heater", "cooler", "unit", "settings"];
+const single = [
+  "room",
+  "cabinet",
+  "thermal",
+  "build",
+  "wiring",
+  "moisture",
+  "program",
+  "heater",
+  "cooler",
+  "unit",
+  "settings",
+];
 /** Lists, and which parts of their entries are sections. */
 const lists: Record<string, readonly string[]> = {
   devices: ["heater", "cooler", "fan", "light"],

@@ -168,6 +168,7 @@ const verdict = z.strictObject({
   moment: seconds.nullable().describe("Moment of the trial that shows it, s"),
   remedies: z.array(z.strictObject({ id: text, label: text, edits })),
   stage: text.nullable().describe("Of a program with several stages: the one that it is about"),
+  limit: z.literal(true).optional().describe("It is about a limit that a person may pass knowingly"),
   about: text.nullable().describe("Vessel, controller or device that it is about, where there are several"),
 });
 const keyed = z.array(z.strictObject({ id: text, controllers: z.array(z.strictObject({ id: text, settings })) }));

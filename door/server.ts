@@ -3,3 +3,4 @@ export * from "./body";
 export * from "./door";
 export * from "./openapi";
 export { newCrew } from "./threads";
+export type { Reply } from "./reply";

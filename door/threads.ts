@@ -45,6 +45,7 @@ export function startThread(file: string = built()): Thread {
 /** As many threads as there are cores, one of them for what is light; the pages have the process's own. */
 export const newCrew = (start: () => Thread = startThread): Crew =>
   new Crew(start, {
-    light: { threads: 1, waiting: 60, longest: 30_000 },
+    // What takes longer goes on among the heavy ones.
+    light: { threads: 1, waiting: 60, longest: 3000 },
     heavy: { threads: Math.max(1, availableParallelism() - 1), waiting: 20, longest: 30_000 },
   });

@@ -1,4 +1,4 @@
-import { knock, MOST_BYTES, newCrew, readAtMost } from "@/door/server";
+import { knock, MOST_BYTES, newCrew, readAtMost, wrongMethod, type Reply } from "@/door/server";
 
 export const dynamic = "force-dynamic";
 
@@ -6,13 +6,18 @@ export const dynamic = "force-dynamic";
 const held = globalThis as { doorCrew?: ReturnType<typeof newCrew> };
 const crew = (held.doorCrew ??= newCrew());
 
+const answered = ({ status, body, headers }: Reply): Response =>
+  new Response(body, {
+    status,
+    headers: { "Content-Type": "application/json", "Cache-Control": "no-store", ...headers },
+  });
+
+const refused = (): Response => answered(wrongMethod());
+export { refused as GET, refused as PUT, refused as PATCH, refused as DELETE };
+
 /** Hands a call over to the door; a body is read no further than the door takes. */
 export async function POST(request: Request, { params }: { params: Promise<{ call: string }> }): Promise<Response> {
   const { call } = await params;
   const sent = await readAtMost(request.body, MOST_BYTES);
-  const { status, body, headers } = await knock(call, request.headers.get("content-type"), sent, crew, request.signal);
-  return new Response(body, {
-    status,
-    headers: { "Content-Type": "application/json", "Cache-Control": "no-store", ...headers },
-  });
+  return answered(await knock(call, request.headers.get("content-type"), sent, crew, request.signal));
 }
