@@ -336,8 +336,8 @@ describe("whatever a chamber says", () => {
   it("a verdict on a limit says that it is one", async () => {
     const { status, answer } = await ask("verdicts", {
       chamber: {
-        vessels: [{ id: "v1", vessel: {}, product: { kind: "sausage" }, band: {} }],
-        stages: [{ id: "s1", stage: { low: 4, high: 8 }, settings: {} }],
+        vessels: [{ id: "v1", vessel: {}, product: { kind: "honey" }, band: {} }],
+        stages: [{ id: "s1", stage: { low: 64, high: 66 }, settings: {} }],
       },
       days: 3,
     });
