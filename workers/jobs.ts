@@ -1,6 +1,6 @@
 import { transfer, wrap, type Remote } from "comlink";
 import { newChamber } from "@/core/chamber";
-import { RoomReader } from "@/core/formats";
+import { RoomReader, type TimeUnit } from "@/core/formats";
 import type { ChamberRecord, RoomReadings, WorkshopRecord } from "@/core/model";
 import { read, refuse, type Read, type Scale } from "@/core/quantity";
 import {
@@ -229,10 +229,13 @@ export const jobs = {
   },
 
   /** Reads a recorded room out of a table into the store, a piece at a time: a long one is never held as a whole. */
-  *readRoom({ file, scale }: { file: File; scale: Scale }, { progress }: Around): Work<Read<RoomReadings>> {
+  *readRoom(
+    { file, scale, unit }: { file: File; scale: Scale; unit?: TimeUnit },
+    { progress }: Around,
+  ): Work<Read<{ readings: RoomReadings; ends: [first: string, last: string] }>> {
     const { SeriesPen, ROOM_COLUMNS, dropSeries, recordedRoom } = (yield shelf()) as Awaited<ReturnType<typeof shelf>>;
     const pen = new SeriesPen(ROOM_COLUMNS, new Date().toISOString());
-    const reader = new RoomReader(scale, (seconds, temperature) => pen.append(seconds, temperature));
+    const reader = new RoomReader(scale, (seconds, temperature) => pen.append(seconds, temperature), unit);
     const decoder = new TextDecoder();
     let whole = false;
     try {
@@ -247,7 +250,7 @@ export const jobs = {
       if (problem) return refuse(problem);
       const notes = (yield pen.store(true)) as SeriesNotes;
       whole = true;
-      return read(recordedRoom(pen.id, file.name, notes));
+      return read({ readings: recordedRoom(pen.id, file.name, notes), ends: reader.ends });
     } finally {
       // Stopped, or wrong in some line: nothing of it stays. What cannot be taken out now is swept later.
       if (!whole) void dropSeries(pen.id).catch(() => undefined);

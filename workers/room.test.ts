@@ -24,20 +24,21 @@ describe("a table of a million readings", () => {
       if (p) told.push(p as (typeof told)[number]);
     });
     if (!found.ok) throw new Error(found.problem);
-    expect(found.value).toMatchObject({ name: "long.csv", rows: 1_000_000, low: 10, high: 16 });
-    expect(found.value.span).toBeCloseTo(9_999_990, 3);
+    expect(found.value.ends).toEqual(["0", String(999_999 / 360)]);
+    expect(found.value.readings).toMatchObject({ name: "long.csv", rows: 1_000_000, low: 10, high: 16 });
+    expect(found.value.readings.span).toBeCloseTo(9_999_990, 3);
     expect(told.at(-1)!.share).toBe(1);
     expect(told.length).toBeGreaterThan(10);
     const all = await desk.run(2, "drawSeries", {
-      series: found.value.series,
+      series: found.value.readings.series,
       from: 0,
-      to: found.value.span,
+      to: found.value.readings.span,
       bins: 100,
     });
     expect([Math.min(...all!.low), Math.max(...all!.high)]).toEqual([10, 16]);
     // Close up, one bin to a row.
     const close = await desk.run(3, "drawSeries", {
-      series: found.value.series,
+      series: found.value.readings.series,
       from: 5_000_000,
       to: 5_000_100,
       bins: 10,
@@ -51,7 +52,8 @@ describe("a table of a million readings", () => {
     const wrong = table(120_000, (i) => (i === 110_000 ? "x,y" : `${i / 360},10`));
     expect(await desk.run(5, "readRoom", { file: wrong, scale: "C" })).toEqual({
       ok: false,
-      problem: "Line 110002: \u201cx\u201d is no time. Hours (12.5) or dates like 2026-01-31 18:30 are understood.",
+      problem:
+        "Line 110002: \u201cx\u201d is no time. Numbers (12.5), or dates that there are, like 2026-01-31 18:30, are understood.",
     });
     await settled();
     expect(await keys()).toEqual([]);
@@ -79,7 +81,7 @@ describe("a chamber in a recorded room", () => {
     const file = table(500, (i) => `${i / 4},${series.temperatures[i]}`);
     const found = await desk.run(7, "readRoom", { file, scale: "C" });
     if (!found.ok) throw new Error(found.problem);
-    return setRecorded(found.value)(written);
+    return setRecorded(found.value.readings)(written);
   };
 
   it("has the trial that it has with the readings written out in its record, and far from that of the daily swing", async () => {

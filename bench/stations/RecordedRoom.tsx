@@ -4,6 +4,7 @@ import { FileDown, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { refusalOf } from "@/core/model";
 import { setRecorded } from "@/core/chamber";
+import type { TimeUnit } from "@/core/formats";
 import { celsius, printDuration, printTemperature, type Scale } from "@/core/quantity";
 import { FileKey } from "@/parts/common";
 import { pool, whyLost, type ReadProgress } from "@/workers";
@@ -22,14 +23,20 @@ interface Reading {
   progress: ReadProgress | null;
 }
 
+const units: readonly (readonly [TimeUnit, string])[] = [
+  ["h", "They are hours"],
+  ["min", "They are minutes"],
+  ["s", "They are seconds"],
+];
+
 /** What the first lines of a table are understood as: the last of them may be cut in two, and is left out. */
-async function glanceAt(file: File, scale: Scale): Promise<Reading["glance"]> {
+async function glanceAt(file: File, scale: Scale, unit?: TimeUnit): Promise<Reading["glance"]> {
   // The package that reads it comes with its first use.
   const { readRoomCsv } = await import("@/core/formats");
   const text = await file.slice(0, GLANCE).text();
   const cut = file.size > GLANCE ? text.slice(0, text.lastIndexOf("\n") + 1) : text;
   const lines = cut.split("\n").slice(0, SHOWN + 2);
-  const found = readRoomCsv(lines.join("\n"), file.name, scale);
+  const found = readRoomCsv(lines.join("\n"), file.name, scale, unit);
   // The reading itself says what is wrong, and in which line.
   if (!found.ok) return null;
   const { seconds, temperatures } = found.value;
@@ -44,24 +51,38 @@ export function RecordedRoom() {
   const running = useRef<AbortController | null>(null);
   const [reading, setReading] = useState<Reading | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  /** A table of which nothing says what its times count. */
+  const [asked, setAsked] = useState<File | null>(null);
+  /** What was read last: its first and its last moment as they stand in it. */
+  const [ends, setEnds] = useState<readonly [string, string] | null>(null);
   useEffect(() => () => running.current?.abort(), []);
 
-  const take = async (chosen: File) => {
+  const take = async (chosen: File, unit?: TimeUnit) => {
     running.current?.abort();
     const { signal } = (running.current = new AbortController());
     const say = (next: Partial<Reading>) => {
       if (!signal.aborted) setReading((r) => r && { ...r, ...next });
     };
     setProblem(null);
+    setAsked(null);
+    setEnds(null);
     setReading({ name: chosen.name, glance: null, progress: null });
-    void glanceAt(chosen, scale)
+    void glanceAt(chosen, scale, unit)
       .then((glance) => say({ glance }))
       // It cannot be read at all: the reading itself says why.
       .catch(() => undefined);
     try {
       const progress = (told: unknown) => say({ progress: told as ReadProgress });
-      const found = await pool.run("readRoom", { file: chosen, scale }, { signal, progress });
-      setProblem(found.ok ? refusalOf(change(setRecorded(found.value), "recorded room")) : found.problem);
+      const found = await pool.run("readRoom", { file: chosen, scale, unit }, { signal, progress });
+      if (found.ok) {
+        const why = refusalOf(change(setRecorded(found.value.readings), "recorded room"));
+        setProblem(why);
+        if (!why) setEnds(found.value.ends);
+      } else {
+        const { ASK_UNIT } = await import("@/core/formats");
+        setProblem(found.problem);
+        if (found.problem === ASK_UNIT) setAsked(chosen);
+      }
     } catch (error) {
       if (signal.aborted) return;
       setProblem(`${chosen.name} could not be read: ${whyLost(error)}. Choose it once more.`);
@@ -122,6 +143,21 @@ export function RecordedRoom() {
       {problem && (
         <p role="alert" className="text-error font-semibold">
           {problem}
+        </p>
+      )}
+      {asked && (
+        <div className="flex flex-wrap gap-2" role="group" aria-label="What its times count">
+          {units.map(([unit, says]) => (
+            <button key={unit} type="button" className="key" onClick={() => void take(asked, unit)}>
+              {says}
+            </button>
+          ))}
+        </div>
+      )}
+      {recorded && ends && (
+        <p role="status" className="text-sm">
+          Read from <strong>{ends[0]}</strong> to <strong>{ends[1]}</strong>, as it stands in the table. If that is not
+          what you mean, go back to the daily swing and mend the table.
         </p>
       )}
       {!recorded && !reading && (

@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import { plainTrial, planned, recordWith } from "../testing/build";
 import { runTrial } from "../trial";
-import { readRoomCsv, RoomReader, traceCsv } from ".";
+import { ASK_UNIT, readRoomCsv, RoomReader, traceCsv } from ".";
 
 describe("a recorded room from a table", () => {
   it.each<[string, string, "C" | "F", number[], number[]]>([
@@ -21,8 +21,30 @@ describe("a recorded room from a table", () => {
       [10, 20],
     ],
     ["no heading, the scale on show", "0,50\n2,68", "F", [0, 7200], [10, 20]],
+    ["minutes by their heading", "time (min),t\n0,10\n90,12", "C", [0, 5400], [10, 12]],
+    ["seconds by their heading", "t_s,temp\n0,10\n90,12", "C", [0, 90], [10, 12]],
+    ["days by their heading", "days;temp\n0;10\n1,5;12", "C", [0, 129_600], [10, 12]],
+    // 1767225600 is 2026-01-01T00:00Z, by the definition of POSIX time.
+    ["seconds since 1970", "1767225600,10\n1767229200,12", "C", [0, 3600], [10, 12]],
+    ["milliseconds since 1970", "timestamp,t\n1767225600000,10\n1767225660000,12", "C", [0, 60], [10, 12]],
+    [
+      "morning and evening",
+      "time,t\n2026-01-01 11:30 AM,10\n2026-01-01 12:30 PM,11\n2026-01-02 12:00 am,12",
+      "C",
+      [0, 3600, 45_000],
+      [10, 11, 12],
+    ],
+    [
+      "zones, over the night of a change of clocks",
+      "time,t\n2026-03-29T01:30:00+01:00,10\n2026-03-29T03:30:00+02:00,11",
+      "C",
+      [0, 3600],
+      [10, 11],
+    ],
+    ["a leap day", "time,t\n2028-02-28 12:00,10\n2028-02-29 12:00,11", "C", [0, 86_400], [10, 11]],
+    ["midnight as 24:00", "time,t\n2026-01-31 23:00,10\n2026-01-31 24:00,11", "C", [0, 3600], [10, 11]],
   ])("%s", (_, text, scale, seconds, temperatures) => {
-    const series = readRoomCsv(text, "cellar.csv", scale);
+    const series = readRoomCsv(text, "cellar.csv", scale, "h");
     if (!series.ok) throw new Error(series.problem);
     expect(series.value.seconds).toEqual(seconds);
     series.value.temperatures.forEach((t, i) => expect(t).toBeCloseTo(temperatures[i]!, 9));
@@ -34,14 +56,32 @@ describe("a recorded room from a table", () => {
     ["a word for a temperature", "h,t\n0,10\n1,cold", /Line 3.*cold/],
     ["going back in time", "0,10\n2,11\n1,12", /Line 3.*not later/],
     ["an oven", "0,10\n1,400", /Line 2.*no temperature of a room/],
+    ["a day that there is not", "time,t\n2026-02-27,10\n2026-02-31,11", /Line 3.*2026-02-31.*no time/],
+    ["a clock that there is not", "time,t\n2026-02-27 10:00,10\n2026-02-27 25:99,11", /Line 3.*25:99.*no time/],
+    ["half past thirteen in the afternoon", "time,t\n2026-02-27 10:00,10\n2026-02-27 13:30 PM,11", /Line 3.*no time/],
+    [
+      "a zone here and none there",
+      "time,t\n2026-02-27T10:00Z,10\n2026-02-27 11:00,11",
+      /Line 3.*does not say its zone/,
+    ],
+    ["something behind the time", "time,t\n2026-02-27 10:00,10\n2026-02-27 11:00 or so,11", /Line 3.*no time/],
     ["a lifetime", "2026-01-01,10\n2037-01-01,12", /Line 2.*more than ten years/],
   ])("says what is wrong: %s", (_, text, words) => {
-    const series = readRoomCsv(text, "x.csv", "C");
+    const series = readRoomCsv(text, "x.csv", "C", "h");
     expect(!series.ok && series.problem).toMatch(words);
+  });
+  it("asks what its times count where nothing says it, and takes the answer", () => {
+    const text = "time,temp\n0,10\n90,12";
+    expect(readRoomCsv(text, "x.csv", "C")).toEqual({ ok: false, problem: ASK_UNIT });
+    const minutes = readRoomCsv(text, "x.csv", "C", "min");
+    expect(minutes.ok && minutes.value.seconds).toEqual([0, 5400]);
+    // What the table says itself stands before the answer.
+    const said = readRoomCsv("time (h),temp\n0,10\n2,12", "x.csv", "C", "min");
+    expect(said.ok && said.value.seconds).toEqual([0, 7200]);
   });
   it("keeps every reading of a long record", () => {
     const long = Array.from({ length: 20_000 }, (_, i) => `${i / 60},${10 + Math.sin(i / 500)}`).join("\n");
-    const series = readRoomCsv(long, "long.csv", "C");
+    const series = readRoomCsv(long, "long.csv", "C", "h");
     expect(series.ok && series.value.seconds.length).toBe(20_000);
   });
 });
