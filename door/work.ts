@@ -1,5 +1,5 @@
 import * as z from "zod";
-import { problemOf, sayProblem } from "@/core/model";
+import { hasForeignKey, problemOf, sayProblem } from "@/core/model";
 import {
   Impossible,
   Overlong,
@@ -40,6 +40,8 @@ export function work(call: Call, text: string): Reply {
   } catch {
     return refuse(400, "", "The body is not complete JSON.", "Send one JSON object.");
   }
+  if (hasForeignKey(sent))
+    return refuse(422, "chamber", "No chamber has a key \u201c__proto__\u201d.", "Leave it out.");
   try {
     return { status: 200, body: toJson(answer(call, fromOlder(withOrigins(sent)))) };
   } catch (error) {

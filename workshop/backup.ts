@@ -4,6 +4,9 @@ import {
   recordKinds,
   BACKUP_FORMAT,
   BACKUP_VERSION,
+  hasForeignKey,
+  isSwollen,
+  MOST_RECORDS,
   type BackupFile,
   type BackupSeries,
   type ChamberRecord,
@@ -59,6 +62,7 @@ export interface BackupContents {
  * @param beside what is wrong with each series that stands beside the text, null where nothing is
  */
 export function readBackup(text: string, beside: ReadonlyMap<string, string | null> = new Map()): Read<BackupContents> {
+  if (isSwollen(text)) return refuse("This file holds more entries than any workshop. Nothing of it was unpacked.");
   let file: unknown;
   try {
     file = JSON.parse(text);
@@ -68,6 +72,12 @@ export function readBackup(text: string, beside: ReadonlyMap<string, string | nu
   const { format, version, exportedAt, records } = (file ?? {}) as Record<string, unknown>;
   if (format !== BACKUP_FORMAT || !Array.isArray(records))
     return refuse("This is no workshop backup. Choose a file that was made with \u201cExport the workshop\u201d.");
+  if (hasForeignKey(file))
+    return refuse("This file holds a key that no workshop has (\u201c__proto__\u201d). It is not one of ours.");
+  if (records.length > MOST_RECORDS)
+    return refuse(
+      `This file holds ${records.length.toLocaleString("en")} records; a workshop has no more than ${MOST_RECORDS.toLocaleString("en")}.`,
+    );
   if (typeof version !== "number" || !Number.isSafeInteger(version) || version < 1)
     return refuse("This backup is damaged: it does not say of which version it is. Take another copy of it.");
   if (version > BACKUP_VERSION) return refuse("This backup was made by a newer Gentle Crock. Update this one first.");

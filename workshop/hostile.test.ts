@@ -1,8 +1,11 @@
+/** @jest-environment node */
+import { strToU8, zipSync } from "fflate";
 import { CHAMBER_VERSION, type ChamberRecord } from "@/core/model";
 import { recordWith } from "@/core/testing/build";
 import { hollinMill } from "@/demo";
 import { readBackup, writeBackup } from "./backup";
 import { readRecord } from "./migrations";
+import { lookInto } from "./pack";
 import { firstPreferences } from "./preferences";
 
 const NOW = "2026-11-01T10:00:00.000Z";
@@ -121,4 +124,93 @@ describe("what the application writes", () => {
     const record: ChamberRecord = { ...recordWith(), id: "Az09_-" };
     expect(readRecord(record).ok).toBe(true);
   });
+});
+
+describe("what comes in is bounded as it is unpacked", () => {
+  const drive = async <R>(steps: Generator<Promise<unknown> | undefined, R, unknown>): Promise<R> => {
+    let step = steps.next();
+    while (!step.done) step = steps.next(await step.value);
+    return step.value;
+  };
+  /** What is said of a file, how long it took, ms, and how much more memory stood in use. */
+  const looked = async (content: string | Uint8Array) => {
+    const before = process.memoryUsage.rss();
+    const begun = performance.now();
+    const found = await drive(lookInto(new Blob([content as BlobPart])));
+    return {
+      problem: found.ok ? "" : found.problem,
+      took: performance.now() - begun,
+      memory: (process.memoryUsage.rss() - before) / 2 ** 20,
+    };
+  };
+
+  it("a small archive of much text is not unpacked", async () => {
+    const bomb = zipSync({ "workshop.json": new Uint8Array(2 ** 27).fill(32) }, { level: 9 });
+    expect(bomb.length).toBeLessThan(300_000);
+    const { problem, took, memory } = await looked(bomb);
+    expect(problem).toMatch(/no workshop backup, or is damaged/);
+    expect(took).toBeLessThan(2000);
+    expect(memory).toBeLessThan(300);
+  });
+
+  it("readings that shrink as no readings do are not unpacked", async () => {
+    const series = [{ id: "s", columns: [{ name: "Room", unit: "degC" }], blocks: 1 }];
+    const chamber = { ...recordWith(), roomReadings: { series: "s", name: "x", rows: 2, span: 60, low: 20, high: 21 } };
+    const text = JSON.stringify({
+      format: "gentle-crock-workshop",
+      version: 4,
+      exportedAt: NOW,
+      records: [chamber],
+      series,
+    });
+    const bomb = zipSync({ "workshop.json": strToU8(text), "series/s/0.bin": new Uint8Array(160_000) }, { level: 9 });
+    expect((await looked(bomb)).problem).toMatch(/missing or cannot be read/);
+  });
+
+  it.each([
+    [
+      "five million nothings",
+      file(...[]).replace("[]", `[${"null,".repeat(5_000_000)}null]`),
+      /more entries than any workshop/,
+    ],
+    ["five million lists in lists", `${"[".repeat(5_000_000)}`, /more entries than any workshop/],
+    [
+      "20,000 chambers",
+      file(...Array.from({ length: 20_000 }, (_, i) => ({ id: `c${i}` }))),
+      /20,000 records; a workshop has no more than 2,000/,
+    ],
+    [
+      "a key that changes every object",
+      file(recordWith()).replace('"records":[{', '"records":[{"__proto__":{"polluted":1},'),
+      /__proto__/,
+    ],
+    [
+      "the same, in disguise",
+      file(recordWith()).replace('"records":[{', '"records":[{"\\u005f_proto__":{"polluted":1},'),
+      /__proto__/,
+    ],
+  ])("%s", async (_name, text, words) => {
+    const { problem, took, memory } = await looked(text);
+    expect(problem).toMatch(words);
+    expect(took).toBeLessThan(2000);
+    expect(memory).toBeLessThan(300);
+    expect(({} as Raw).polluted).toBeUndefined();
+  });
+
+  it.each<[string, (r: Raw) => void, RegExp]>([
+    ["stations settled a million times", (r) => (r.settled = Array(1_000_000).fill("box")), /^settled/],
+    [
+      "a hundred thousand names of terminals",
+      (r) => ((r.work as Raw).names = Object.fromEntries(Array.from({ length: 100_000 }, (_, i) => [`n${i}`, "x"]))),
+      /^work › names: No more than 400/,
+    ],
+    [
+      "a hundred thousand readings of a meter",
+      (r) =>
+        ((r.work as Raw).proofs = {
+          0: { plan: "p", readings: Object.fromEntries(Array.from({ length: 100_000 }, (_, i) => [`n${i}`, 1])) },
+        }),
+      /^work › proofs › 0 › readings: No more than 400/,
+    ],
+  ])("%s", (_, change, reason) => expect(refused(raw(change))).toMatch(reason));
 });

@@ -1,4 +1,4 @@
-import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate } from "fflate";
+import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate, type UnzipFileInfo } from "fflate";
 import {
   placeProblem,
   problemOf,
@@ -51,6 +51,10 @@ export function* packBackup(records: readonly WorkshopRecord[], now: string): St
   });
   const series = [...notes].map(([id, n]): BackupSeries => ({ id, columns: [...n.columns], blocks: n.blocks.length }));
   const text = writeBackup(whole, now, series);
+  if (text.length > MOST_TEXT)
+    throw new Error(
+      "this workshop is larger than one file may be, by its photos. Put chambers into files of their own, on the Shelf",
+    );
   if (series.length === 0) return { file: new Blob([text], { type: "application/json" }), zip: false, without };
 
   const parts: BlobPart[] = [];
@@ -74,16 +78,20 @@ export function* packBackup(records: readonly WorkshopRecord[], now: string): St
   return { file: new Blob(parts, { type: "application/zip" }), zip: true, without };
 }
 
-/** Largest file that is looked into, and largest text in it, bytes. */
+/** Largest file that is looked into, and largest text of records, bytes. */
 const MOST_FILE = 2 ** 30;
-const MOST_TEXT = 2 ** 28;
+const MOST_TEXT = 2 ** 26;
+/** Times and temperatures never shrink further than this; a text does. */
+const DENSEST = 100;
 /** A block of eight columns. */
 const MOST_BLOCK = BLOCK_ROWS * (8 + 8 * 4);
 
 /** One entry of an archive; null where it is not in it, is larger than any that is ours, or is damaged. */
-function entryOf(archive: Uint8Array, name: string, most: number): Uint8Array | null {
+function entryOf(archive: Uint8Array, name: string, most: number, densest = Infinity): Uint8Array | null {
   try {
-    return unzipSync(archive, { filter: (f) => f.name === name && f.originalSize <= most })[name] ?? null;
+    const filter = (f: UnzipFileInfo) =>
+      f.name === name && f.originalSize <= most && f.originalSize <= densest * f.size + 1000;
+    return unzipSync(archive, { filter })[name] ?? null;
   } catch {
     return null;
   }
@@ -97,6 +105,9 @@ interface Opened {
 
 function* openFile(file: Blob): Steps<Read<Opened>> {
   if (file.size > MOST_FILE) return refuse("This file is larger than any backup. Choose another one.");
+  const head = new Uint8Array((yield file.slice(0, 2).arrayBuffer()) as ArrayBuffer);
+  if (head[0] !== 0x50 && file.size > MOST_TEXT)
+    return refuse("This file is larger than the text of any workshop. Choose another one.");
   const bytes = new Uint8Array((yield file.arrayBuffer()) as ArrayBuffer);
   // Every zip archive begins with these two letters.
   if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) return read({ text: new TextDecoder().decode(bytes), archive: null });
@@ -116,7 +127,7 @@ function* blocksIn(
 ): Steps<string | null> {
   let last = -Infinity;
   for (let i = 0; i < series.blocks; i++) {
-    const bytes = entryOf(archive, partName(series.id, i), MOST_BLOCK);
+    const bytes = entryOf(archive, partName(series.id, i), MOST_BLOCK, DENSEST);
     if (!bytes) return `part ${i + 1} of ${series.blocks} is missing or cannot be read`;
     const block = blockOf(bytes, series.columns.length, last);
     if (!block.ok) return block.problem;

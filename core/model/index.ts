@@ -1,5 +1,6 @@
 export * from "./edit";
 export * from "./fields";
+export * from "./foreign";
 export * from "./reading";
 export * from "./record";
 export * from "./sections";

@@ -11,6 +11,10 @@ import { BACKUP_VERSION, CHAMBER_VERSION, PREFERENCES_ID, PREFERENCES_VERSION, P
 export const stations = ["job", "box", "heat", "wiring", "probe", "settings"] as const;
 export type Station = (typeof stations)[number];
 
+/** No more than so many entries of a table by names. */
+const atMost = (most: number) =>
+  z.refine<Record<string, unknown>>((table) => Object.keys(table).length <= most, `No more than ${most} of them.`);
+
 /** A photo is made smaller until it is no longer than this. */
 export const PHOTO_LENGTH = 300_000;
 
@@ -58,7 +62,7 @@ export const chamberFieldsOf = (part: typeof sparse) =>
     /** Put by: it stands behind the others on the Shelf, and nothing is worked out for it. */
     archived: z.optional(z.literal(true)),
     /** Stations that the person has looked at and found right. */
-    settled: z.array(z.enum(stations)),
+    settled: z.array(z.enum(stations)).check(z.maxLength(24)),
     room: part(shapes.room),
     /**
      * A recorded room in the place of the daily swing; null where there is none. Its readings lie in the store of series
@@ -119,11 +123,11 @@ export const chamberFieldsOf = (part: typeof sparse) =>
         z.string().check(z.regex(/^[0-9]$/)),
         z.strictObject({
           plan: z.string().check(z.maxLength(40)),
-          readings: z.record(z.string().check(z.maxLength(80)), quantityField(0, 1e7)),
+          readings: z.record(z.string().check(z.maxLength(80)), quantityField(0, 1e7)).check(atMost(400)),
         }),
       ),
       /** Terminals as the unit's own paper names them. */
-      names: z.record(z.string().check(z.maxLength(60)), z.string().check(z.maxLength(24))),
+      names: z.record(z.string().check(z.maxLength(60)), z.string().check(z.maxLength(24))).check(atMost(400)),
       photo: z.nullable(
         z.string().check(z.maxLength(PHOTO_LENGTH), z.regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, "No JPEG.")),
       ),
@@ -226,12 +230,14 @@ export const backupSeries = z.strictObject({
   blocks: z.int().check(z.minimum(1), z.maximum(4000)),
 });
 export type BackupSeries = z.infer<typeof backupSeries>;
+/** Most records of a workshop that is brought in: beyond it the Shelf itself would no longer answer. */
+export const MOST_RECORDS = 2000;
 /** The file that a whole workshop is exported to; its JSON Schema is published in public/schema/. */
 export const backupFile = z.strictObject({
   format: z.literal(BACKUP_FORMAT),
   version: z.literal(BACKUP_VERSION),
   exportedAt: z.iso.datetime(),
-  records: z.array(workshopRecord),
+  records: z.array(workshopRecord).check(z.maxLength(MOST_RECORDS)),
   /** Series that the records speak of, each block in a file of its own beside this one in the archive. */
   series: z.array(backupSeries),
 });
