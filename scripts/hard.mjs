@@ -1,5 +1,6 @@
 // Hard use in full: 10,000 damaged backups, 3,000 damaged calls at the door, 100 kills of the browser, 200 edits of two
-// tabs at the same time, more random chambers, 500 random wirings with every single fault of each. verify asks for a share of each. `npm run hard -- 7`: with another seed.
+// tabs at the same time, more random chambers, 500 random wirings with every single fault of each, 300 chambers
+// with fields at their edges through every page. verify asks for a share of each. `npm run hard -- 7`: with another seed.
 import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { chromium } from "./chromium.mjs";
@@ -19,6 +20,8 @@ const good = node(
     "core/trial/edges",
     "core/trial/ensemble",
     "core/trial/finish",
+    "core/verdict/words",
+    "door/door",
   ],
   {
     NODE_ENV: "test",
@@ -33,10 +36,11 @@ const built = existsSync(join(root, ".next/BUILD_ID")) || node(["scripts/build.m
 const kills =
   browser !== null &&
   built &&
-  node([bin("@playwright/test/cli.js"), "test", "e2e/kill.spec.ts"], {
+  node([bin("@playwright/test/cli.js"), "test", "e2e/kill.spec.ts", "e2e/edgePages.spec.ts"], {
     CHROMIUM: browser,
     HARD_KILLS: "100",
     HARD_EDITS: "200",
+    HARD_PAGES: "300",
     HARD_SEED: seed,
   });
 process.exit(good && kills ? 0 : 1);
