@@ -32,7 +32,8 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+    command: `node scripts/server.mjs`,
+    env: { NODE_ENV: "production", PORT: String(port), NEXT_TELEMETRY_DISABLED: "1" },
     url: `http://127.0.0.1:${port}/`,
     reuseExistingServer: true,
     timeout: 60_000,

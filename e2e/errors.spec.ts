@@ -1,4 +1,5 @@
 import { readFileSync } from "node:fs";
+import { request as ask } from "node:http";
 import { expect, openDemo, test, trialDone } from "./fixtures";
 import { test as plain } from "@playwright/test";
 
@@ -6,6 +7,36 @@ test("an unknown address has a page of its own, within the policy", async ({ req
   const answer = await request.get("/nowhere/at/all");
   expect(answer.status()).toBe(404);
   expect(answer.headers()["content-security-policy"]).toContain("script-src 'self'");
+});
+
+/** A request as it is written, which no browser would send. */
+const raw = (base: string, method: string, path: string) =>
+  new Promise<{ status: number; type: string; body: string }>((resolve, reject) => {
+    const { hostname, port } = new URL(base);
+    const asked = ask({ hostname, port, method, path }, (answer) => {
+      let body = "";
+      answer.on("data", (part: Buffer) => (body += part.toString()));
+      answer.on("end", () => resolve({ status: answer.statusCode!, type: answer.headers["content-type"] ?? "", body }));
+    });
+    asked.on("error", reject);
+    asked.end();
+  });
+
+test("whatever the door is asked, it answers as JSON", async ({ baseURL }) => {
+  for (const [method, path, status] of [
+    ["TRACE", "/api/v1/settings", 405],
+    ["GET", "/api/v1/settings", 405],
+    ["DELETE", "/api/v1/trial", 405],
+    ["POST", "/api/v1/%E0%A4%A", 400],
+    ["POST", "/api/v1/settings%", 400],
+    ["POST", "/api/v1/nothing", 404],
+    ["POST", "/api/v1/settings", 415],
+  ] as const) {
+    const answer = await raw(baseURL!, method, path);
+    expect([method, path, answer.status, answer.type]).toEqual([method, path, status, "application/json"]);
+    expect((JSON.parse(answer.body) as { problem: { why: string } }).problem.why).not.toBe("");
+  }
+  expect((await raw(baseURL!, "GET", "/bench%")).status).toBe(400);
 });
 
 // Here the console is to complain of the address itself, and of nothing else.

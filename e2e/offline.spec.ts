@@ -12,11 +12,10 @@ async function serve(): Promise<{ base: string; stop: () => Promise<void> }> {
       probe.close(() => resolve(free));
     });
   });
-  const server: ChildProcess = spawn(
-    process.execPath,
-    ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)],
-    { stdio: "ignore" },
-  );
+  const server: ChildProcess = spawn(process.execPath, ["scripts/server.mjs"], {
+    stdio: "ignore",
+    env: { ...process.env, NODE_ENV: "production", PORT: String(port) },
+  });
   const base = `http://127.0.0.1:${port}`;
   await expect(async () => expect((await fetch(base)).ok).toBe(true)).toPass();
   const stop = () =>

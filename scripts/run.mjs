@@ -55,10 +55,10 @@ export function install() {
 
 /** Starts the built application and waits until it answers; resolves to the child process. */
 export async function serve(port, quiet = false) {
-  const child = spawn(process.execPath, [nextBin, "start", "-H", "127.0.0.1", "-p", String(port)], {
+  const child = spawn(process.execPath, [join(root, "scripts/server.mjs")], {
     cwd: root,
     stdio: quiet ? "ignore" : ["ignore", "ignore", "inherit"],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production", PORT: String(port) },
   });
   for (let tries = 0; tries < 300; tries++) {
     if (child.exitCode !== null)
