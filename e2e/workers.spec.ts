@@ -49,4 +49,15 @@ test("a worker that dies is replaced: the page says it, goes on when asked, and 
   await trialDone(page);
   await expect(said).toHaveCount(0);
   await expect(setpoint).toHaveValue("24.2");
+
+  // Ended from outside, without a word: said at once, and not after a minute.
+  await page.evaluate(() => window.crew.forEach((worker) => worker.terminate()));
+  await fill(page, "Setpoint", "24.3");
+  await expect(async () => {
+    const again = said.getByRole("button", { name: "Run it again" });
+    if (await again.isVisible()) await again.click();
+    expect(await panel.getAttribute("data-busy")).toBe("false");
+    expect(await said.count()).toBe(0);
+  }).toPass({ timeout: 15_000 });
+  await expect(setpoint).toHaveValue("24.3");
 });

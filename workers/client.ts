@@ -5,7 +5,14 @@ import { Post, type Started } from "./post";
 
 function open(): Started<Remote<Desk>> {
   const worker = new Worker(new URL("./trial.worker.ts", import.meta.url), { type: "module" });
-  return { remote: wrap<Desk>(worker), worker };
+  const remote = wrap<Desk>(worker);
+  return { remote, worker, ended: endOf(remote) };
+}
+
+/** Resolves once a worker has ended: the browser takes from it the lock that it held. */
+async function endOf(remote: Remote<Desk>): Promise<unknown> {
+  const lock = await remote.pulse();
+  return lock === null ? new Promise(() => undefined) : navigator.locks.request(lock, () => undefined);
 }
 
 const cores = typeof navigator === "undefined" ? 1 : navigator.hardwareConcurrency || 1;

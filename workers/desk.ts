@@ -1,4 +1,5 @@
 import { expose, transfer } from "comlink";
+import { nanoid } from "nanoid";
 import { breath } from "./breath";
 import { helper, jobs, type Around, type Input, type JobName, type Output, type Work } from "./jobs";
 
@@ -67,8 +68,25 @@ function rest(): void {
   }, REST);
 }
 
+/** Holds a lock for as long as this worker lives; its name, or null where the browser has none (it wants a secure address). */
+async function holdLock(): Promise<string | null> {
+  const locks = (globalThis.navigator as Partial<Navigator> | undefined)?.locks;
+  if (!locks) return null;
+  const name = `gentle-crock-worker-${nanoid()}`;
+  await new Promise<void>((held) => {
+    void locks.request(name, () => {
+      held();
+      return new Promise(() => undefined);
+    });
+  });
+  return name;
+}
+
 /** What the page asks of a worker. */
 export const desk = {
+  /** The lock that the browser takes from this worker when it ends. */
+  pulse: holdLock,
+
   async run<J extends JobName>(
     id: number,
     name: J,

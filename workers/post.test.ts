@@ -26,6 +26,17 @@ describe("a worker at its post", () => {
     expect(started).toHaveLength(1);
   });
 
+  it("that ends without a word is replaced at once, and what it was asked ends with the reason", async () => {
+    const { started, start } = workshop();
+    const ends: (() => void)[] = [];
+    const post = new Post(() => ({ ...start(), ended: new Promise<void>((resolve) => ends.push(resolve)) }), 60_000);
+    const asked = post.ask((w) => w.hang());
+    ends[0]!();
+    await expect(asked).rejects.toThrow(/its worker ended/);
+    expect(await post.ask((w) => w.say(3))).toBe(6);
+    expect(started).toHaveLength(2);
+  });
+
   it("that takes too long is ended and replaced; all that it was asked ends with the reason", async () => {
     const { started, start } = workshop();
     const post = new Post(start, 30);

@@ -8,6 +8,8 @@ export class WorkLost extends Error {}
 export interface Started<T> {
   remote: T;
   worker: Pick<Worker, "terminate" | "addEventListener">;
+  /** Resolves when it has ended, whatever of; undefined where the browser does not tell. */
+  ended?: Promise<unknown>;
 }
 
 /**
@@ -23,7 +25,7 @@ export class Post<T> {
   ) {}
 
   private open() {
-    const { remote, worker } = this.start();
+    const { remote, worker, ended } = this.start();
     let end!: (why: WorkLost) => void;
     const gone = new Promise<never>((_, reject) => {
       end = (why) => {
@@ -35,6 +37,11 @@ export class Post<T> {
     gone.catch(() => undefined); // nobody may be asking just then
     worker.addEventListener("error", () => end(new WorkLost("its worker ended or could not be loaded")));
     const held = { remote, gone, end };
+    // A worker that is ended from outside, or by itself, says no word.
+    ended?.then(
+      () => end(new WorkLost("its worker ended or could not be loaded")),
+      () => undefined,
+    );
     return held;
   }
 
