@@ -58,7 +58,7 @@ const pictures = [
     async (page) => {
       await full(page);
       await page
-        .getByText(/^Ready between|^Not ready in/)
+        .getByText(/^Ready (after|between)|^Not ready in/)
         .first()
         .waitFor({ timeout: 60_000 });
     },
