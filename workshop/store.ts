@@ -233,7 +233,10 @@ function place(changes: readonly RecordDiff[], side: "before" | "after"): void {
   const changed = new Map(changes.map((change) => [change.id, change[side]]));
   const kept = Object.values(get().records).filter((record) => !changed.has(record.id));
   const placed = [...changed.values()].filter((record) => record !== null);
+  const before = chambersIn(get().records);
   set({ records: Object.fromEntries([...kept, ...placed].map((record) => [record.id, record])) });
+  // What is removed on purpose is no loss, even where the page dies as the store takes it out.
+  if (chambersIn(get().records) < before) mark();
   writer.put(changed);
 }
 
