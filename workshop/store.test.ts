@@ -56,19 +56,22 @@ describe("a store that lost what it had acknowledged", () => {
     const box = await recordBox();
     await box.clear();
   };
-  const looked = () => new Promise((resolve) => setTimeout(resolve, 1300));
+  /** Until the page has looked at the store and found that something is gone. */
+  const noticed = async () => {
+    for (let i = 0; i < 200 && useWorkshop.getState().dropped.length === 0; i++)
+      await new Promise((resolve) => setTimeout(resolve, 50));
+  };
 
   it("is noticed with the next write; what this page holds is offered back whole, and stored again in one go", async () => {
     const [a, b, c] = [own("A"), own("B"), own("C")];
     await quiet();
     await clear();
     editChamber(b, setpoint(18), "setpoint");
-    await looked();
+    await noticed();
     expect([...useWorkshop.getState().dropped].sort()).toEqual(expect.arrayContaining([a, b, c].sort()) as string[]);
     expect(useWorkshop.getState().conflicts).toEqual([]);
     putBack();
     await quiet();
-    await looked();
     expect(useWorkshop.getState().dropped).toEqual([]);
     for (const id of [a, b, c]) expect(await readOne(id)).toMatchObject({ id });
     expect((await readOne(b)) as ChamberRecord).toMatchObject({
@@ -81,7 +84,7 @@ describe("a store that lost what it had acknowledged", () => {
     await quiet();
     await (await recordBox()).removeItem(`record:${a}`);
     editChamber(b, setpoint(18), "setpoint");
-    await looked();
+    await noticed();
     expect(useWorkshop.getState().dropped).toEqual([a]);
     letGo();
     await quiet();
