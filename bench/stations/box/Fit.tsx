@@ -145,7 +145,10 @@ function Answer({ fit }: { fit: BoxFit }) {
   const { system } = usePreferences();
   const short = (m: number) => printMeasure(Math.round(m * 1000) / 1000, measures.thickness, system);
   const [first] = chamber.vessels;
-  const countOf = (id: string) => chamber.vessels.find((v) => v.id === id)?.count ?? 0;
+  const found = (id: string, laid: number) => {
+    const vessel = chamber.vessels.find((v) => v.id === id);
+    return `${laid} of ${vessel?.count ?? 0} ${vessel && isFlat(vessel) ? "trays find a place" : "find a place in rows"}`;
+  };
   // Where a vessel stands changes nothing of how many go in.
   const asked = JSON.stringify([chamber.cabinet, chamber.build, { ...first!, spots: [] }]);
   const most = useMemo(() => {
@@ -160,7 +163,7 @@ function Answer({ fit }: { fit: BoxFit }) {
             [
               height > 0 ? `${short(height)} too tall under ${under}` : "",
               width > 0 ? `${short(width)} too wide${between === "opening" ? " for the opening" : ""}` : "",
-              crowded && laid !== undefined ? `${laid} of ${countOf(vessel)} find a place in rows` : "",
+              crowded && laid !== undefined ? found(vessel, laid) : "",
               crowded && laid === undefined ? "no place beside the others, or not where it was put" : "",
             ]
               .filter(Boolean)
