@@ -22,7 +22,7 @@ test("the water in the air: a lane over the trial, what becomes of it, wrong inp
   await page.getByText("Water in the air", { exact: true }).click();
   await expect(page.getByRole("textbox", { name: "Dehumidifier, at most" })).toHaveValue("0");
   await page.getByRole("button", { name: "Whole screen" }).click();
-  await expect(page.getByRole("img", { name: /^Relative humidity of the air/ })).toBeVisible();
+  await expect(page.getByRole("img", { name: /^Humidity of the air/ })).toBeVisible();
   await page.keyboard.press("Escape");
   await water.getByRole("checkbox", { name: "Work the humidity of the air out" }).uncheck();
   await trialDone(page);
