@@ -43,9 +43,7 @@ test("a trial that cannot be run: the bench shows its fields, also after a reloa
   await expect(said).toHaveCount(0);
 });
 
-test("500 jars of a quarter of a litre are judged, and by how many find a place", async ({
-  page,
-}) => {
+test("500 jars of a quarter of a litre are judged, and by how many find a place", async ({ page }) => {
   await makeChamber(page, "Jars", "Honey, warmed");
   await fill(page, "Volume", "0.25");
   await fill(page, "How many alike", "500");
