@@ -1,8 +1,8 @@
 import fc from "fast-check";
-import type { ChamberRecord } from "@/core/model";
+import { CHAMBER_VERSION, type ChamberRecord } from "@/core/model";
 import { configurations } from "@/core/testing/configurations";
 import { blows, notFinite, struck } from "@/core/testing/mutate";
-import { planOf, runTrial, trialOf } from "@/core/trial";
+import { LeftGround, planOf, runTrial, trialOf, type Plan, type Trial } from "@/core/trial";
 import { hollinMill } from "@/demo";
 import { readBackup } from "./backup";
 import { readRecord } from "./migrations";
@@ -23,6 +23,16 @@ function within<T>(work: () => T): T {
   // Of a machine that is busy elsewhere twice as long is no news; what hangs hangs for good.
   expect(performance.now() - begun).toBeLessThan(5 * LONGEST);
   return result;
+}
+
+/** A short trial; null where it ends with that it has left the ground of the model. */
+function trialOrNone(plan: Plan): Trial | null {
+  try {
+    return runTrial(trialOf(plan, 0.05, 60), 20);
+  } catch (error) {
+    if (error instanceof LeftGround) return null;
+    throw error;
+  }
 }
 
 describe(`${RUNS} damaged backups, seed ${SEED}`, () => {
@@ -51,12 +61,15 @@ describe(`${RUNS} damaged backups, seed ${SEED}`, () => {
         }
         whole++;
         for (const record of rest) {
-          // As it was, or not at all; and the store reads what it would hold.
-          expect(record).toEqual(JSON.parse(JSON.stringify(bad)));
+          // As it was, or not at all; one that a blow has made an older form of is lifted. The store reads what it would hold.
+          const older = (bad as { schemaVersion?: unknown }).schemaVersion !== CHAMBER_VERSION;
+          if (!older) expect(record).toEqual(JSON.parse(JSON.stringify(bad)));
           expect(readRecord(record)).toEqual({ ok: true, record });
           const plan = within(() => planOf(record));
           expect(notFinite(plan.stages.map((s) => s.controls.map((c) => [c.settings, c.switching])))).toEqual([]);
-          const trial = within(() => runTrial(trialOf(plan, 0.05, 60), 20));
+          const trial = within(() => trialOrNone(plan));
+          // It may leave what can be computed, and says so.
+          if (!trial) continue;
           const { energy, whole: seen } = trial.metrics;
           expect([record.id, notFinite([energy, seen.product, seen.air, trial.trace.low])]).toEqual([record.id, []]);
         }
