@@ -8,7 +8,7 @@ const schemaOf = (schema: z.ZodType, io: "input" | "output" = "input"): object =
 };
 
 const failures: Record<string, string> = {
-  400: "The body is not JSON, or the address is none",
+  400: "The body is not JSON, or the address cannot be read",
   404: "There is no such call",
   405: "Calls are made by POST",
   408: "The body did not come to its end in time",

@@ -42,6 +42,13 @@ describe("a recorded room from a table", () => {
       [10, 11],
     ],
     ["a leap day", "time,t\n2028-02-28 12:00,10\n2028-02-29 12:00,11", "C", [0, 86_400], [10, 11]],
+    [
+      "a leap second at the end of a year",
+      "time,t\n2016-12-31 23:59:58,10\n2016-12-31 23:59:60,11",
+      "C",
+      [0, 2],
+      [10, 11],
+    ],
     ["midnight as 24:00", "time,t\n2026-01-31 23:00,10\n2026-01-31 24:00,11", "C", [0, 3600], [10, 11]],
   ])("%s", (_, text, scale, seconds, temperatures) => {
     const series = readRoomCsv(text, "cellar.csv", scale, "h");

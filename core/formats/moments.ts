@@ -49,9 +49,7 @@ export function dated(text: string): Moment | null {
     hour = (hour % 12) + (/p/i.test(half) ? 12 : 0);
   }
   const at = Date.UTC(year, month - 1, day, hour, minute, second);
-  const there = new Date(at);
   // 31 February would become 3 March; 24:00 and a leap second are the next minute.
-  if (there.getUTCMonth() !== month - 1 && hour < 24) return null;
   if (new Date(Date.UTC(year, month - 1, day)).getUTCDate() !== day || month < 1 || month > 12) return null;
   if (hour > 24 || (hour === 24 && minute + second > 0) || minute > 59 || second > 60) return null;
   const offset = zone && !/z/i.test(zone) ? offsetOf(zone) : 0;

@@ -78,7 +78,7 @@ function Side({ demand }: { demand: Demand }) {
             : pull && arrives === null
               ? "It holds, and what is put in does not get into its band."
               : arrives === undefined
-                ? "So strong, it leaves what can be computed within minutes: how soon it is in its band is not said."
+                ? "It is far too strong for this box: how soon it is in its band cannot be worked out."
                 : pull && arrives === 0
                   ? "It begins in its band."
                   : pull
