@@ -4,6 +4,13 @@ import { readingsOf, type Readings } from "../series";
 
 const MONTH = 30 * 86_400;
 
+/** Half of the room's daily swing, K; a recorded room has none of its own. */
+export const dailyWave = ({ room, recorded }: Pick<Around, "room" | "recorded">): number =>
+  recorded ? 0 : (room.high - room.low) / 2;
+
+/** Angle of the daily wave at an hour of the clock: 0 where the room is warmest. */
+export const wavePhase = ({ warmestHour }: Room, hour: number): number => ((hour - warmestHour) * Math.PI) / 12;
+
 /**
  * Room temperature at a moment, °C: one sine a day between the room's lowest and highest, warmest at its hour, on a
  * mean that the season moves.
@@ -12,9 +19,8 @@ const MONTH = 30 * 86_400;
  */
 export function roomTemperature(room: Room, seconds: number, startHour: number): Temperature {
   const hour = startHour + seconds / 3600;
-  const phase = ((hour - room.warmestHour) * Math.PI) / 12;
   const season = (room.monthly * seconds) / MONTH;
-  return celsius((room.high + room.low) / 2 + ((room.high - room.low) / 2) * Math.cos(phase) + season);
+  return celsius((room.high + room.low) / 2 + ((room.high - room.low) / 2) * Math.cos(wavePhase(room, hour)) + season);
 }
 
 export const meanRoom = (room: Room): Temperature => celsius((room.high + room.low) / 2);

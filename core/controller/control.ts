@@ -23,6 +23,13 @@ export const noOutput = (): ControlOutput => ({
   target: NaN,
 });
 
+/** For how long readings change nothing: as long as they stay between two ends, for so many more of them. */
+export interface Quiet {
+  low: number;
+  high: number;
+  steps: number;
+}
+
 /**
  * One family of controllers: a state machine over readings in steps of the unit's own display. Its numbers are worked
  * out once for a stage's settings; its state is plain data.
@@ -33,4 +40,11 @@ export interface ControlFamily<State, Numbers> {
   powerUp: (numbers: Numbers) => State;
   copy: (state: State) => State;
   step: (state: State, numbers: Numbers, reading: number, dt: number, out: ControlOutput) => void;
+  /**
+   * Which readings after this one, dt s apart, leave all that it gives out as it is; a family whose outlets follow every
+   * reading says: none. Writes over `quiet`.
+   */
+  quiet: (state: State, numbers: Numbers, reading: number, dt: number, quiet: Quiet) => void;
+  /** The same as stepping through so many seconds of readings that changed nothing, the last of which is given. */
+  skip: (state: State, numbers: Numbers, reading: number, seconds: number) => void;
 }

@@ -1,5 +1,5 @@
 import type { OnOffNumbers } from "./counts";
-import { NO_READING, type ControlFamily, type ControlOutput } from "./control";
+import { NO_READING, type ControlFamily, type ControlOutput, type Quiet } from "./control";
 
 /** All that an on/off unit remembers between two readings; plain data. */
 export interface OnOffState {
@@ -99,10 +99,60 @@ export function stepOnOff(
   out.display = reading;
 }
 
+/** More steps than any trial has. */
+const ENDLESS = 1e9;
+
+/** Steps until a clock that stands at `now` has come to `end`, less the one in which it comes. */
+const stepsUntil = (now: number, end: number, dt: number): number => Math.max(0, Math.floor((end - now) / dt - 1e-9));
+
+/**
+ * Readings that leave all that a unit gives out as it is: between the points that matter to what it calls for now, on the
+ * same side of every mark of its alarms, and before a delay is over.
+ */
+function quietOnOff(state: OnOffState, numbers: OnOffNumbers, reading: number, dt: number, quiet: Quiet): void {
+  let low = -ENDLESS;
+  let high = ENDLESS;
+  let steps = ENDLESS;
+  // What is on ends at its off point; what is off begins where it is called for and not ended at once.
+  if (state.callForHeat) high = numbers.heatOff - 1;
+  else if (numbers.heats) low = Math.min(numbers.heatOn, numbers.heatOff - 1) + 1;
+  if (state.callForCold) low = Math.max(low, numbers.coldOff + 1);
+  else if (numbers.cools) high = Math.min(high, Math.max(numbers.coldOn, numbers.coldOff + 1) - 1);
+  const { lowAlarm, highAlarm, alarmHysteresis, alarmDelay } = numbers;
+  if (reading <= lowAlarm) {
+    high = Math.min(high, lowAlarm);
+    if (!state.lowAlarm) steps = Math.min(steps, stepsUntil(state.lowFor, alarmDelay, dt));
+  } else if (reading <= lowAlarm + alarmHysteresis) {
+    low = Math.max(low, lowAlarm + 1);
+    high = Math.min(high, lowAlarm + alarmHysteresis);
+  } else low = Math.max(low, lowAlarm + alarmHysteresis + 1);
+  if (reading >= highAlarm) {
+    low = Math.max(low, highAlarm);
+    if (!state.highAlarm) steps = Math.min(steps, stepsUntil(state.highFor, alarmDelay, dt));
+  } else if (reading >= highAlarm - alarmHysteresis) {
+    high = Math.min(high, highAlarm - 1);
+    low = Math.max(low, highAlarm - alarmHysteresis);
+  } else high = Math.min(high, highAlarm - alarmHysteresis - 1);
+  if (state.callForCold && !state.coldOutlet) steps = Math.min(steps, stepsUntil(state.rested, numbers.delay, dt));
+  quiet.low = low;
+  quiet.high = high;
+  // Settings that contradict each other may leave no room at all: then each reading is taken.
+  quiet.steps = reading >= low && reading <= high ? steps : 0;
+}
+
+/** Readings that changed nothing only move the clocks. */
+function skipOnOff(state: OnOffState, numbers: OnOffNumbers, reading: number, seconds: number): void {
+  if (!state.coldOutlet) state.rested += seconds;
+  if (reading <= numbers.lowAlarm) state.lowFor += seconds;
+  if (reading >= numbers.highAlarm) state.highFor += seconds;
+}
+
 /** On/off units of every kind: the first probe decides, both outlets are switched whole. */
 export const onOffFamily: ControlFamily<OnOffState, OnOffNumbers> = {
   shares: false,
   powerUp: (numbers) => powerUp(numbers.restAtStart),
   copy: copyState,
   step: stepOnOff,
+  quiet: quietOnOff,
+  skip: skipOnOff,
 };

@@ -35,13 +35,16 @@ export function stepHeater(
   return !state.locked && !state.open && !timedOut;
 }
 
+/** What is left of the usable part of a charge, kg. */
+export const usableFuel = (state: HeaterState, heater: Heater): number =>
+  state.fuel - heater.fuel * (1 - heater.usableShare);
+
 /**
  * Power of a fire, W, and the fuel that it burns over a step: its full power while the blower runs, its glow while it
  * rests, nothing once the usable part of the charge is gone. Mutates `state.fuel`. P = ṁ·H·η.
  */
 export function stepFire(state: HeaterState, heater: Heater, blown: boolean, dt: number): number {
-  const left = state.fuel - heater.fuel * (1 - heater.usableShare);
-  if (left <= 0) return 0;
+  if (usableFuel(state, heater) <= 0) return 0;
   const power = blown ? heater.power : Math.min(heater.idlePower, heater.power);
   state.fuel -= (power * dt) / (heater.fuelHeat * heater.burnShare);
   return power;

@@ -2,7 +2,8 @@ import { coolerElectricity } from "../chamber";
 import { ROOM } from "./discretise";
 import { iceContent } from "./ice";
 import type { Mode } from "./modes";
-import type { QuietSteps, Run } from "./run";
+import { addNodes, type Flight, type Sums } from "./leap";
+import type { Run } from "./run";
 import type { RunState } from "./state";
 
 /** Sums of state and inputs over all steps of one mode. */
@@ -11,6 +12,17 @@ interface Ledger {
   x: Float64Array;
   u: Float64Array;
   steps: number;
+  /** Those of steps that were leapt over. */
+  leapt: Sums | null;
+}
+
+/** The sums of a ledger over all of its steps, whether taken or leapt over. */
+function whole({ x, u, steps, leapt }: Ledger): Pick<Ledger, "x" | "u" | "steps"> {
+  if (!leapt) return { x, u, steps };
+  const [nodes, inputs] = [x.slice(), u.slice()];
+  addNodes(leapt, nodes);
+  for (let j = 0; j < inputs.length; j++) inputs[j]! += j === ROOM ? leapt.line + leapt.cos : leapt.u[j]!;
+  return { x: nodes, u: inputs, steps: steps + leapt.steps };
 }
 
 /**
@@ -29,6 +41,7 @@ export class EnergySums {
   private readonly held: Float64Array;
   private inputs = -1;
   private pending = 0;
+  private leapt = 0;
   private evaporates = 0;
   /** What runs, and the steps since that last changed. */
   private on = 0;
@@ -53,7 +66,7 @@ export class EnergySums {
     const found = this.ledgers.get(mode);
     if (found) return found;
     const { n, m } = mode.hold;
-    const made = { mode, x: new Float64Array(n), u: new Float64Array(m), steps: 0 };
+    const made = { mode, x: new Float64Array(n), u: new Float64Array(m), steps: 0, leapt: null };
     this.ledgers.set(mode, made);
     return made;
   }
@@ -78,25 +91,26 @@ export class EnergySums {
     this.ran++;
   }
 
-  /** Quiet steps: the inputs and what runs are as they were at the step before. */
-  addQuiet({ x, stride, rooms, count }: QuietSteps): void {
-    const { x: sums, u: inputs } = this.ledger;
-    const n = sums.length;
-    for (let k = 0, at = 0; k < count; k++, at += stride) {
-      for (let i = 0; i < n; i++) sums[i]! += x[at + i]!;
-      inputs[ROOM]! += rooms[k]!;
-    }
-    this.pending += count;
-    this.ran += count;
+  /** Steps of a flight: the inputs and what runs are as they were at the step before. */
+  addLeap(flight: Flight, from: number, to: number): void {
+    const { ledger } = this;
+    ledger.leapt ??= flight.freshSums(ledger.u.length);
+    flight.addSums(ledger.leapt, from, to);
+    this.leapt += to - from;
+    this.ran += to - from;
   }
 
   /** Books the steps since the inputs last changed. */
   private flush(): void {
-    const { pending, ledger, held } = this;
+    const { pending, leapt, ledger, held } = this;
     for (let j = 0; j < held.length; j++) if (j !== ROOM) ledger.u[j]! += held[j]! * pending;
+    if (ledger.leapt && leapt > 0) {
+      const { u } = ledger.leapt;
+      for (let j = 0; j < held.length; j++) u[j]! += held[j]! * leapt;
+    }
     ledger.steps += pending;
-    this.evaporated += this.evaporates * (pending * this.run.input.dt);
-    this.pending = 0;
+    this.evaporated += this.evaporates * ((pending + leapt) * this.run.input.dt);
+    this.pending = this.leapt = 0;
   }
 
   private flushRuns(): void {
@@ -121,7 +135,9 @@ export class EnergySums {
     let lost = 0;
     const bodyIntegrals = network.coolers.map(() => 0);
     let vapour = 0;
-    for (const { mode, x, u, steps } of this.ledgers.values()) {
+    for (const ledger of this.ledgers.values()) {
+      const { mode } = ledger;
+      const { x, u, steps } = whole(ledger);
       const { n, m, psi, omega } = mode.hold;
       const integral = (i: number) => {
         let sum = 0;

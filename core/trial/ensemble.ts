@@ -4,7 +4,7 @@ import { trialOf } from "./input";
 import { memberPlan, membersOf, memberUnknowns, type Member } from "./members";
 import type { Plan } from "./planWith";
 import { isQuick } from "./quick";
-import { startRun, type Run } from "./run";
+import { startRun, unwatched, type Run } from "./run";
 import type { Trial } from "./runTrial";
 import { advance } from "./stepper";
 import { doneAt } from "./todo";
@@ -118,7 +118,7 @@ function* courseOf(plan: Plan, member: Member | null, shown: Shown, step: number
   const last = chamber.stages.at(-1)!;
   const all = Math.ceil((longest * DAY) / shown.width);
   for (let bin = 0; bin < all; bin++) {
-    advance(run, Math.min(run.steps, Math.round(((bin + 1) * shown.width) / dt)), { sample: () => undefined });
+    advance(run, Math.min(run.steps, Math.round(((bin + 1) * shown.width) / dt)), unwatched);
     const now = run.state.step * dt;
     while (begun.length <= run.state.program.stage) begun.push(run.state.program.since);
     chamber.vessels.forEach(({ product, putIn }, index) => {

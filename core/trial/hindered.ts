@@ -1,5 +1,5 @@
 import { onOffFamily, outletOf, stepOutlet } from "../controller";
-import { stepCooler, stepFire, stepHeater } from "../device";
+import { fuelPerHour, stepCooler, stepFire, stepHeater, usableFuel } from "../device";
 import type { Chamber } from "../model";
 import { ROOM } from "./discretise";
 import type { Run } from "./run";
@@ -159,4 +159,23 @@ export function stepHindered(desk: Desk, run: Run, now: Situation, power: boolea
     desk.loadWatts = loads;
     desk.stale = true;
   }
+}
+
+/** Steps that every fire goes on for as it burns now. */
+export function fuelSteps({ fires, watts }: Desk, { state, input }: Run): number {
+  let steps = Infinity;
+  for (let h = 0; h < fires.length; h++) {
+    if (!fires[h] || watts[h]! <= 0) continue;
+    const heater = input.chamber.heaters[h]!;
+    const burns = (fuelPerHour(heater, watts[h]!) * input.dt) / 3600;
+    steps = Math.min(steps, Math.floor(usableFuel(state.heaters[h]!, heater) / burns - 1e-6));
+  }
+  return steps;
+}
+
+/** Burns the fuel of so many seconds in which nothing about the fires changes. */
+export function burnOn({ fires, watts, on }: Desk, { state, input }: Run, seconds: number): void {
+  for (let h = 0; h < fires.length; h++)
+    if (fires[h] && watts[h]! > 0)
+      stepFire(state.heaters[h]!, input.chamber.heaters[h]!, (on & (1 << h)) !== 0, seconds);
 }

@@ -15,6 +15,8 @@ export interface TrialInput {
   startHour: number;
   /** Only how far products come is asked: water is moved as often as they, and only as is usual. */
   lean?: boolean;
+  /** Every step is taken by itself: what leaps are held against. */
+  plain?: boolean;
   /** Of each vessel: factors of its product that are other than usual, by their names; none where nothing is said. */
   unknowns?: readonly Readonly<Record<string, number>>[];
 }

@@ -50,3 +50,19 @@ export function readerOf(chamber: Chamber, network: Network, index: number): Rea
     offset: 0,
   };
 }
+
+/** What a display shows of a probe that reads without noise and drift, in steps of its resolution. */
+export function plainReading(reader: Reader, felt: number): number {
+  const { sensorStep, perStep, shift, offset } = reader;
+  const stepped = sensorStep > 0 ? Math.round(felt / sensorStep) * sensorStep : felt;
+  return Math.floor(stepped * perStep + shift) + offset;
+}
+
+/**
+ * The temperature from which on such a probe reads at least so much, °C: below it less, but for rounding. A whole step of
+ * the sensor comes half a step early.
+ */
+export function feltFrom({ sensorStep, perStep, shift, offset }: Reader, reading: number): number {
+  const felt = (reading - offset - shift) / perStep;
+  return sensorStep > 0 ? (Math.ceil(felt / sensorStep) - 0.5) * sensorStep : felt;
+}

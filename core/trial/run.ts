@@ -1,5 +1,5 @@
 import { buildNetwork, type Network } from "../chamber";
-import { aroundAt, isDaily, recordedTemperature } from "../climate";
+import { aroundAt, dailyWave, isDaily, recordedTemperature, wavePhase } from "../climate";
 import { freshOutlet, NO_READING, powerUp } from "../controller";
 import { freshCooler, freshHeater } from "../device";
 import { lotOf, modelOf } from "../product";
@@ -7,6 +7,7 @@ import { startProgram, type ProgramPlan } from "../program";
 import { inputsOf, type Inputs } from "./discretise";
 import type { TrialInput } from "./input";
 import { paddedVector } from "./kernel";
+import { aroundOf, type Around, type Flight } from "./leap";
 import { memo } from "./memo";
 import { moistOf, startMoist, type Moist } from "./moistState";
 import { Modes } from "./modes";
@@ -26,59 +27,35 @@ export interface Run {
   state: RunState;
   /** Of the water in its air; null where its humidity is as typed. */
   moist: Moist | null;
-}
-
-/** Steps in a row in which nothing switched and no alarm changed, as they were before each was taken. */
-export interface QuietSteps {
-  /** The first of them, and how many there are. */
-  from: number;
-  count: number;
-  /** The state of each, one behind the other, `stride` apart. */
-  x: Float64Array;
-  stride: number;
-  rooms: Float64Array;
-  /** What each controller's display showed, step by step. */
-  shown: Float64Array;
+  /** The room as lines and a wave, for leaps; null: every step is taken by itself. */
+  around: Around | null;
 }
 
 /** What a watcher of the trial is shown at every step, before the step is taken. */
 export interface Watcher {
   sample(state: RunState, room: number): void;
   /**
-   * The same of quiet steps at once; to the last bit what showing each of them would have come to. Of the controllers
-   * only what sounds stands as it was: they may have decided over the step that comes.
+   * The same of steps in which nothing switches and no alarm changes, at once: those of a flight after its first, which was
+   * shown already. Of the controllers only what sounds stands as it was.
    */
-  quiet?(state: RunState, steps: QuietSteps): void;
+  leap?(state: RunState, flight: Flight): void;
 }
 
-/** Shows quiet steps one by one. */
-export function replay(watcher: Watcher, state: RunState, { from, count, x, stride, rooms, shown }: QuietSteps): void {
-  const { x: live, step, shown: display } = state;
-  const after = live.slice();
-  const last = display.slice();
-  const controllers = last.length;
-  for (let k = 0; k < count; k++) {
-    live.set(x.subarray(k * stride, (k + 1) * stride));
-    state.step = from + k;
-    for (let c = 0; c < controllers; c++) display[c] = shown[k * controllers + c]!;
-    watcher.sample(state, rooms[k]!);
-  }
-  live.set(after);
-  state.step = step;
-  display.set(last);
-}
+/** Nobody watches. */
+export const unwatched: Watcher = { sample: () => undefined, leap: () => undefined };
 
-type Around = Pick<TrialInput, "dt" | "startHour"> &
+type Weather = Pick<TrialInput, "dt" | "startHour"> &
   Pick<TrialInput["chamber"], "room" | "recorded" | "happenings"> & { steps: number };
 
 /** A room mostly repeats itself daily, and a cosine a step would not be free. */
-const roomByStep = memo((around: Around) => {
-  const { dt, startHour, steps } = around;
+const roomByStep = memo((weather: Weather) => {
+  const { dt, startHour, steps, room } = weather;
   const perDay = Math.round(86_400 / dt);
-  const daily = isDaily(around) && Math.abs(perDay * dt - 86_400) < 1e-9;
-  return Float64Array.from({ length: daily ? Math.min(perDay, steps) : steps }, (_, i) =>
-    aroundAt(around, (i + 0.5) * dt, startHour),
+  const daily = isDaily(weather) && Math.abs(perDay * dt - 86_400) < 1e-9;
+  const rooms = Float64Array.from({ length: daily ? Math.min(perDay, steps) : steps }, (_, i) =>
+    aroundAt(weather, (i + 0.5) * dt, startHour),
   );
+  return { rooms, around: aroundOf(rooms, steps, dt, dailyWave(weather), wavePhase(room, startHour)) };
 }, 4);
 
 /** Sets up a trial: box and devices at the room's temperature, each vessel, load and the ice at their own. */
@@ -86,9 +63,9 @@ export function startRun(input: TrialInput): Run {
   const { chamber } = input;
   const network = buildNetwork(chamber);
   const { room, recorded } = chamber;
-  const weather = chamber.happenings.filter((h) => h.kind === "weather");
-  const around = { room, recorded, happenings: weather };
-  const start = recorded ? recordedTemperature(recorded, 0) : aroundAt(around, 0, input.startHour);
+  const happenings = chamber.happenings.filter((h) => h.kind === "weather");
+  const weather = { room, recorded, happenings };
+  const start = recorded ? recordedTemperature(recorded, 0) : aroundAt(weather, 0, input.startHour);
   const n = network.nodes.length;
   const x = paddedVector(n).fill(start, 0, n);
   network.shells.forEach((parts, v) => parts.forEach(({ node }) => (x[node] = chamber.vessels[v]!.startTemperature)));
@@ -108,6 +85,7 @@ export function startRun(input: TrialInput): Run {
   const plan: ProgramPlan = { stages: chamber.stages, program: chamber.program };
   const coolers = chamber.coolers.map(freshCooler);
   const moist = moistOf(chamber, network);
+  const { rooms, around } = roomByStep({ ...weather, dt: input.dt, startHour: input.startHour, steps });
   return {
     input,
     network,
@@ -116,7 +94,8 @@ export function startRun(input: TrialInput): Run {
     plan,
     steps,
     moist,
-    rooms: roomByStep({ ...around, dt: input.dt, startHour: input.startHour, steps }),
+    rooms,
+    around: input.plain ? null : around,
     state: {
       step: 0,
       x,

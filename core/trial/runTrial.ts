@@ -5,7 +5,7 @@ import { bindingOf, metricsOf, pastBand, type Metrics, type StageResult } from "
 import { copyState, type RunState } from "./state";
 import { displayOf } from "./reader";
 import { moistResult, type MoistResult } from "./moistResult";
-import { startRun, type Run } from "./run";
+import { startRun, unwatched, type Run } from "./run";
 import { advance } from "./stepper";
 import { servingController } from "./serving";
 import type { BandSpan } from "./stageTally";
@@ -146,7 +146,7 @@ export function stretchOf(
   const run: Run = { ...finished, state: copyState(saved) };
   const sources = sourcesOf(run, judgedOf(network, chamber, chamber.stages[0]!)[0]!);
   const gathered = new TraceBins(chamber, network, sources, Math.min(bins, last - first), first, last, dt);
-  advance(run, first, { sample: () => undefined });
+  advance(run, first, unwatched);
   advance(run, last, {
     sample(state, room) {
       if (gathered.ends(state.step)) gathered.closeBin(state.step);

@@ -5,11 +5,12 @@ import type { Range } from "./range";
 import { isProgrammed } from "../program";
 import { REVERSAL_WITHIN, SwitchLog } from "./events";
 import { displayOf } from "./reader";
-import { replay, type QuietSteps, type Run, type Watcher } from "./run";
+import type { Flight } from "./leap";
+import type { Run, Watcher } from "./run";
 import { servingController } from "./serving";
 import { JudgedTally, settlingOf, type BandSpan, type Flows, type StageTally } from "./stageTally";
 import type { RunState } from "./state";
-import { channels, TraceBins, type Trace } from "./trace";
+import { channels, sounds, TraceBins, type Trace } from "./trace";
 
 /** Gathers trace, switchings, ranges and exact energy in one pass over a trial, stage by stage. */
 export class TrialTally implements Watcher {
@@ -241,49 +242,72 @@ export class TrialTally implements Watcher {
       for (const c of this.ices) if (state.coolers[c]!.ice === "water") this.iceGoneAt = step * this.dt;
   }
 
-  quiet(state: RunState, steps: QuietSteps): void {
-    if (!this.staysQuiet(state, steps)) {
-      replay(this, state, steps);
-      return;
+  leap(state: RunState, flight: Flight): void {
+    for (let from = 1; from < flight.steps;) {
+      const to = this.end ? flight.steps : this.untilNews(flight, from);
+      if (to > from) this.addLeap(state, flight, from, to);
+      from = to;
+      if (from === flight.steps) break;
+      // Here a band is crossed, or something counts as settled: looked at as every step is.
+      flight.show(state, from);
+      this.sample(state, flight.roomSum(from, from + 1));
+      flight.back(state);
+      from++;
     }
-    const { x, stride, count, from } = steps;
-    for (let begin = 0; begin < count;) {
-      if (this.bins.ends(from + begin)) {
-        this.share();
-        this.bins.closeBin(from + begin);
-      }
-      const end = Math.min(count, this.bins.binEnds - from);
-      this.bins.addQuiet(state, steps, begin, end);
-      begin = end;
-    }
-    for (const { phase, node, wasIn, out } of this.now.judged) {
-      if (out) continue;
-      let sum = phase.productSum;
-      for (let k = 0, at = node; k < count; k++, at += stride) sum += x[at]!;
-      phase.productSum = sum;
-      phase.steps += count;
-      if (wasIn) phase.inBand += count;
-    }
-    this.energy.addQuiet(steps);
-    for (let k = 0; k < count && this.lastStop !== null; k++) this.followRunOn((from + k) * this.dt, x, k * stride);
   }
 
-  /** Whether nothing that is counted step by step changes among these: no alarm, no band crossed, no part of it over. */
-  private staysQuiet(state: RunState, { x, stride, count, from }: QuietSteps): boolean {
-    const { program } = state;
-    const { judged } = this.now;
-    if (state.controls.some(sounds) || state.on !== this.on) return false;
-    if (this.fires.length > 0 || this.ices.length > 0) return false;
-    if (this.programmed && (program.stage !== this.now.stage || program.shift !== this.shift)) return false;
-    if (this.programmed && (program.finishedAt >= 0 || (program.dueAt >= 0 && this.now.dueAt === null))) return false;
-    if (from + count > this.nextIn) return false;
-    for (const { phase, arriving, settledFrom, wasIn, low, high, node, out } of judged) {
+  /** The next step of a flight at which anything that is judged leaves or enters its band, or has settled. */
+  private untilNews(flight: Flight, from: number): number {
+    let to = flight.steps;
+    for (const { phase, arriving, settledFrom, wasIn, low, high, node, out } of this.now.judged) {
       if (out) continue;
-      if (phase === arriving && (from + count - 1) * this.dt >= settledFrom) return false;
-      for (let k = 0, at = node; k < count; k++, at += stride)
-        if ((x[at]! >= low && x[at]! <= high) !== wasIn) return false;
+      if (phase === arriving) to = Math.min(to, Math.max(from, Math.ceil(settledFrom / this.dt) - flight.start));
+      if (to === from) break;
+      if (wasIn) to = flight.first(node, from, to, low, high);
+      else if (flight.at(node, from) < low) to = flight.first(node, from, to, -Infinity, below(low));
+      else to = flight.first(node, from, to, above(high), Infinity);
     }
-    return true;
+    return to;
+  }
+
+  /** Steps of a flight among which nothing that is judged changes. */
+  private addLeap(state: RunState, flight: Flight, from: number, to: number): void {
+    const { bins, now, end } = this;
+    const { start } = flight;
+    for (let begin = from; begin < to;) {
+      if (bins.ends(start + begin)) {
+        this.share();
+        bins.closeBin(start + begin);
+      }
+      const until = Math.min(to, bins.binEnds - start);
+      bins.addLeap(state, flight, begin, until);
+      begin = until;
+    }
+    this.energy.addLeap(flight, from, to);
+    if (end) return;
+    const count = to - from;
+    let low = 0;
+    let high = 0;
+    state.controls.forEach(({ lowAlarm, highAlarm }, c) => {
+      const tally = now.controls[c]!;
+      if (lowAlarm) low = count;
+      if (highAlarm) high = count;
+      if (!lowAlarm && !highAlarm) return;
+      const settled = this.heldBy(c).every((j) => j.phase === j.settled);
+      if (lowAlarm) tally.low += count;
+      if (highAlarm) tally.high += count;
+      if (lowAlarm && settled) tally.lowSettled += count;
+      if (highAlarm && settled) tally.highSettled += count;
+    });
+    for (const { phase, node, wasIn, out } of now.judged) {
+      if (out) continue;
+      phase.steps += count;
+      phase.productSum += flight.sum(node, from, to);
+      if (wasIn) phase.inBand += count;
+      phase.lowAlarm += low;
+      phase.highAlarm += high;
+    }
+    if (this.lastStop !== null) this.followRunOnOver(flight, from, to);
   }
 
   /** Follows the program to its present stage and says whether it has ended: what comes after is no longer judged. */
@@ -321,22 +345,42 @@ export class TrialTally implements Watcher {
     return own.length > 0 ? own : there;
   }
 
-  private followRunOn(time: number, x: Float64Array, at = 0): void {
-    const { lastStop, stopProbes, probes } = this;
-    if (time - this.stopAt > REVERSAL_WITHIN || lastStop === null) {
-      this.lastStop = null;
-      return;
-    }
-    const { controls } = this.now;
-    for (let c = 0; c < controls.length; c++) {
-      const on = x[at + probes[c]!]! - stopProbes[c]!;
-      const byHeat = lastStop === "heat";
-      const ran = byHeat ? on : -on;
-      const { runOn } = controls[c]!;
-      if (ran <= (byHeat ? runOn.heat : runOn.cold) || !this.heldBy(c).every((j) => time >= j.arrivedAt)) continue;
-      if (byHeat) runOn.heat = ran;
-      else runOn.cold = ran;
-    }
+  private followRunOn(time: number, x: Float64Array): void {
+    const { stopProbes, probes } = this;
+    if (this.isRunOnOver(time)) return;
+    for (let c = 0; c < probes.length; c++) this.ranOn(c, time, x[probes[c]!]! - stopProbes[c]!);
+  }
+
+  /** The same over steps of a flight: only the furthest counts. */
+  private followRunOnOver(flight: Flight, from: number, to: number): void {
+    const { stopProbes, probes, dt, now } = this;
+    const { start } = flight;
+    const until = Math.min(to, Math.floor((this.stopAt + REVERSAL_WITHIN) / dt + 1e-9) + 1 - start);
+    if (until > from)
+      for (let c = 0; c < probes.length; c++) {
+        const { runOn } = now.controls[c]!;
+        const at = stopProbes[c]!;
+        const [low, high] = [at - runOn.cold, at + runOn.heat];
+        if (!flight.widens(probes[c]!, from, until, low, high)) continue;
+        this.ranOn(c, (start + from) * dt, (this.lastStop === "heat" ? flight.high : flight.low) - at);
+      }
+    if (until < to) this.isRunOnOver((start + until) * dt);
+  }
+
+  /** Nobody asks how far a probe runs on once so much time has gone by. */
+  private isRunOnOver(time: number): boolean {
+    if (time - this.stopAt > REVERSAL_WITHIN) this.lastStop = null;
+    return this.lastStop === null;
+  }
+
+  /** Keeps how far a controller's probe has gone since something stopped, K, if it is the furthest. */
+  private ranOn(c: number, time: number, by: number): void {
+    const { runOn } = this.now.controls[c]!;
+    const byHeat = this.lastStop === "heat";
+    const ran = byHeat ? by : -by;
+    if (ran <= (byHeat ? runOn.heat : runOn.cold) || !this.heldBy(c).every((j) => time >= j.arrivedAt)) return;
+    if (byHeat) runOn.heat = ran;
+    else runOn.cold = ran;
   }
 
   private switched({ on, heating, cooling, step, x }: RunState): void {
@@ -393,4 +437,6 @@ export class TrialTally implements Watcher {
   }
 }
 
-const sounds = (c: { lowAlarm: boolean; highAlarm: boolean }): boolean => c.lowAlarm || c.highAlarm;
+// A step on the edge of a band is in it: the nearest that is not.
+const below = (edge: number): number => edge - Number.EPSILON * Math.max(1, Math.abs(edge));
+const above = (edge: number): number => edge + Number.EPSILON * Math.max(1, Math.abs(edge));

@@ -2,7 +2,8 @@ import type { Chamber } from "../model";
 import { reckonsMoisture, type Network } from "../chamber";
 import { modelOf } from "../product";
 import { NO_READING } from "../controller";
-import type { QuietSteps } from "./run";
+import type { Flight } from "./leap";
+import { feltFrom, plainReading } from "./reader";
 import type { RunState } from "./state";
 import { layerNodes, type TraceLayer } from "./traceLayers";
 
@@ -55,6 +56,8 @@ export interface Tracked {
 }
 
 const CHANNELS = channels.length;
+
+export const sounds = (c: { lowAlarm: boolean; highAlarm: boolean }): boolean => c.lowAlarm || c.highAlarm;
 
 /** Gathers a trace bin by bin in one pass over a stretch of a trial. */
 export class TraceBins {
@@ -171,71 +174,63 @@ export class TraceBins {
       const display = state.shown[displays[k]!]!;
       if (display !== NO_READING) this.widen(CHANNELS + nodes.length + k, display, step);
     }
-    if (step >= this.layerNext) this.addSlow(state, x, room, step);
+    if (step >= this.layerNext) this.addSlow(state, room, step, (node) => x[node]!);
     if (state.heating) this.heat++;
     if (state.cooling) this.cold++;
     if (alarm) this.alarm++;
   }
 
-  /** Takes in quiet steps that no bin ends among. */
-  addQuiet(state: RunState, { x, stride, rooms, shown, from }: QuietSteps, begin: number, end: number): void {
-    const {
-      heating,
-      cooling,
-      shown: { length: controllers },
-    } = state;
-    this.widenBy(0, x, stride, this.product, from, begin, end);
-    this.widenBy(1, x, stride, this.probe, from, begin, end);
-    this.widenBy(2, x, stride, this.air, from, begin, end);
-    for (let k = begin; k < end; k++) {
-      const display = shown[k * controllers + this.controller]!;
-      if (display === this.lastShown) continue;
-      if (display !== NO_READING) this.widen(3, display, from + k);
-      this.lastShown = display;
-    }
+  /** Takes in steps of a flight that no bin ends among. */
+  addLeap(state: RunState, flight: Flight, from: number, to: number): void {
+    this.widenOver(0, this.product, flight, from, to);
+    this.widenOver(1, this.probe, flight, from, to);
+    this.widenOver(2, this.air, flight, from, to);
+    this.readOver(3, this.controller, flight, from, to);
     const { nodes, displays } = this;
-    for (let c = 0; c < nodes.length; c++) this.widenBy(CHANNELS + c, x, stride, nodes[c]!, from, begin, end);
+    for (let k = 0; k < nodes.length; k++) this.widenOver(CHANNELS + k, nodes[k]!, flight, from, to);
     for (let d = 0; d < displays.length; d++)
-      for (let k = begin; k < end; k++) {
-        const display = shown[k * controllers + displays[d]!]!;
-        if (display !== NO_READING) this.widen(CHANNELS + nodes.length + d, display, from + k);
-      }
-    for (
-      let step = Math.max(from + begin, this.layerNext);
-      step < from + end;
-      step = Math.max(step + 1, this.layerNext)
-    )
-      this.addSlow(state, x, rooms[step - from]!, step, (step - from) * stride);
-    const count = end - begin;
-    if (heating) this.heat += count;
-    if (cooling) this.cold += count;
+      this.readOver(CHANNELS + nodes.length + d, displays[d]!, flight, from, to);
+    const { start } = flight;
+    for (let j = Math.max(from, this.layerNext - start); j < to; j = Math.max(j + 1, this.layerNext - start))
+      this.addSlow(state, flight.roomSum(j, j + 1), start + j, (node) => flight.at(node, j));
+    const count = to - from;
+    if (state.heating) this.heat += count;
+    if (state.cooling) this.cold += count;
+    if (state.controls.some(sounds)) this.alarm += count;
   }
 
-  private widenBy(
-    line: number,
-    x: Float64Array,
-    stride: number,
-    node: number,
-    from: number,
-    begin: number,
-    end: number,
-  ): void {
+  private widenOver(line: number, node: number, flight: Flight, from: number, to: number): void {
     const { lows, highs } = this;
-    let low = lows[line]!;
-    let high = highs[line]!;
-    for (let k = begin, at = begin * stride + node; k < end; k++, at += stride) {
-      const value = x[at]!;
-      if (value < low) {
-        low = value;
-        this.lowSteps[line] = from + k;
-      }
-      if (value > high) {
-        high = value;
-        this.highSteps[line] = from + k;
-      }
+    if (!flight.widens(node, from, to, lows[line]!, highs[line]!)) return;
+    if (flight.low < lows[line]!) {
+      lows[line] = flight.low;
+      this.lowSteps[line] = flight.start + flight.lowAt;
     }
-    lows[line] = low;
-    highs[line] = high;
+    if (flight.high > highs[line]!) {
+      highs[line] = flight.high;
+      this.highSteps[line] = flight.start + flight.highAt;
+    }
+  }
+
+  /** A display follows its probe in whole steps: only past the extremes already seen is it read. */
+  private readOver(line: number, controller: number, flight: Flight, from: number, to: number): void {
+    const { lows, highs } = this;
+    const reader = flight.readers[controller]!;
+    const { node } = reader;
+    const below = feltFrom(reader, lows[line]!);
+    const above = feltFrom(reader, highs[line]! + 1);
+    if (!flight.widens(node, from, to, below, above)) return;
+    const { start, low, high } = flight;
+    const read = (felt: number) => {
+      const reading = plainReading(reader, felt);
+      if (reading >= lows[line]! && reading <= highs[line]!) return;
+      // It stood there from the first step on that comes so far.
+      const [least, most] =
+        reading > highs[line]! ? [-Infinity, feltFrom(reader, reading)] : [feltFrom(reader, reading + 1), Infinity];
+      this.widen(line, reading, start + Math.min(to - 1, flight.leaves(node, from, to, least, most)));
+    };
+    if (low < below) read(low);
+    if (high > above) read(high);
   }
 
   /** The step from which on the present bin is over. */
@@ -243,12 +238,14 @@ export class TraceBins {
     return this.binEnd[this.bin]!;
   }
 
-  private addSlow(state: RunState, x: Float64Array, room: number, step: number, at = 0): void {
+  private addSlow(state: RunState, room: number, step: number, at: (node: number) => number): void {
     // Room and layers move slowly: once a minute is enough for their lines.
     this.widen(4, room, step);
     const { layers, figures } = this.trace;
-    for (let f = 0; f < figures.length; f++)
-      if (step >= this.figureIn[f]!) figures[f]!.values[this.bin] = this.read[f]!(state);
+    // Of figures only the last look into a bin is kept.
+    if (step + this.layerEvery >= this.binEnds)
+      for (let f = 0; f < figures.length; f++)
+        if (step >= this.figureIn[f]!) figures[f]!.values[this.bin] = this.read[f]!(state);
     const { humidity } = this.trace;
     if (humidity && state.moisture) {
       const now = state.moisture.humidity;
@@ -261,7 +258,7 @@ export class TraceBins {
     }
     for (let l = 0; l < layers.length; l++) {
       if (step < this.layerIn[l]!) continue;
-      const t = x[at + this.layerAt[l]!]!;
+      const t = at(this.layerAt[l]!);
       const { low, high } = layers[l]!;
       if (t < low[this.bin]!) low[this.bin] = t;
       if (t > high[this.bin]!) high[this.bin] = t;

@@ -60,16 +60,32 @@ export interface Wait {
   least: boolean;
   value: number;
   index: number;
+  /** What is looked at, and for how long it has to be so, s. */
+  observable: Observable;
+  heldFor: number;
+  /** It is a figure of products, which only moves when they are moved on. */
+  figure: boolean;
 }
 
 /** All that the present stage of a run waits for. */
 export function watchesOf({ plan, state, input, network }: Run): Wait[] {
   const stage = plan.stages[state.program.stage]!;
-  return waitsFor(stage).map((index) => {
+  return waitsFor(stage).flatMap((index) => {
     const end = stage.ends[index]!;
-    if (end.kind !== "reaches") return { node: -1, least: true, value: 0, index };
-    const node = nodeOf(end.observable, input.chamber, network);
-    return { node, least: end.comparison === "atLeast", value: end.value, index };
+    if (end.kind !== "reaches") return [];
+    const { observable, comparison, value, heldFor } = end;
+    const { of, name } = observable;
+    return [
+      {
+        node: nodeOf(observable, input.chamber, network),
+        least: comparison === "atLeast",
+        value,
+        index,
+        observable,
+        heldFor,
+        figure: (of === "vessel" || of === "vessels") && name !== "temperature",
+      },
+    ];
   });
 }
 
@@ -80,4 +96,38 @@ export function mayBeSo(watches: readonly Wait[], held: readonly number[], x: Fl
     if (node < 0 || held[index]! >= 0 || (least ? x[node]! >= value : x[node]! <= value)) return true;
   }
   return false;
+}
+
+/** So near to what is waited for each step is looked at by itself, K: more than a leap can be off. */
+const CLEAR = 1e-9;
+
+/** Between which temperatures a node stays while what is waited for of it stays as it is. */
+export function limitsOf({ least, value, index }: Wait, held: readonly number[]): { low: number; high: number } {
+  const so = held[index]! >= 0;
+  return least === so ? { low: value + CLEAR, high: Infinity } : { low: -Infinity, high: value - CLEAR };
+}
+
+/**
+ * Steps until something that is waited for has been so for long enough, or may be seen to be so or no longer; nodes are
+ * not looked at (`limitsOf`). 1: the next step has to be looked at.
+ * @param now s
+ */
+export function stepsUntilNews(
+  waits: readonly Wait[],
+  held: readonly number[],
+  look: Look,
+  now: number,
+  dt: number,
+): number {
+  let steps = Infinity;
+  for (const { node, figure, observable, least, value, index, heldFor } of waits) {
+    const since = held[index]!;
+    if (node < 0) {
+      if (!figure) return 1;
+      const figured = look(observable, least);
+      if ((least ? figured >= value : figured <= value) !== since >= 0) return 1;
+    }
+    if (since >= 0) steps = Math.min(steps, Math.ceil((heldFor - 1e-9 - (now - since)) / dt));
+  }
+  return Math.max(1, steps);
 }

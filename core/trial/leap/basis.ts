@@ -1,0 +1,153 @@
+import { ROOM, stateSpace, type Hold } from "../discretise";
+import type { Mode } from "../modes";
+import { eigenOf } from "./eigen";
+
+/** What a leap of so many steps needs of each mode of the network: all for rates μ over steps of dt, λ = e^(−μ·dt). */
+export interface Power {
+  /** λ^L, and 1 + λ + … + λ^(L−1). */
+  left: Float64Array;
+  sum: Float64Array;
+  /**
+   * How far λ^j strays from its chord over the leap, as the height U of a parabola U·τ·(1−τ): μ·dt·L − 1 + λ^L. Where that
+   * is more than 4 the whole of it is a closer bound: `cap`, and `capped` says that there is one.
+   */
+  bend: Float64Array;
+  cap: Float64Array;
+  capped: boolean;
+}
+
+/** Rates below this are none, 1/s: a part that nothing is joined to. A chamber's slowest takes weeks. */
+const STILL = 1e-11;
+/** Mirrored entries of the network's matrix that differ by more, of their size, belong to no symmetric one. */
+const SYMMETRIC = 1e-9;
+/** A mode that bends by more than this within a leap is bounded by its own size. */
+const BENT = 4;
+
+/**
+ * A mode of the chamber in the coordinates in which nothing hangs on anything else: C⁻¹K with K symmetric becomes
+ * z = QᵀC^½·x with rates −μ (Golub and Van Loan, ch. 8; the C^½ makes it symmetric). Inputs that are held, run
+ * along a line or a wave are taken off as their own answers, and what is left of z dies away with λ a step.
+ */
+export class Basis {
+  readonly n: number;
+  readonly m: number;
+  /** x = back·z and z = into·x, row by row. */
+  readonly back: Float64Array;
+  readonly into: Float64Array;
+  /** What z comes to rest at for a unit of each input, and how far it lags behind a line of a kelvin a step. */
+  readonly rest: Float64Array;
+  readonly lag: Float64Array;
+  /** Answer to a room of cos θ: `waveCos`·cos θ + `waveSin`·sin θ. */
+  readonly waveCos: Float64Array;
+  readonly waveSin: Float64Array;
+  /** The same of each node. */
+  readonly nodeRest: Float64Array;
+  readonly nodeLag: Float64Array;
+  readonly nodeCos: Float64Array;
+  readonly nodeSin: Float64Array;
+  readonly nodeWave: Float64Array;
+  /** Inputs that reach a part which nothing takes heat from: while they give any, it never comes to rest. */
+  readonly drifts: number[];
+  private readonly rates: Float64Array;
+  private readonly powers: (Power | undefined)[] = [];
+
+  private constructor(
+    mode: Mode,
+    private readonly dt: number,
+    angle: number,
+  ) {
+    const { a, b, n, m } = stateSpace(mode.network, mode.cooling);
+    const roots = mode.network.nodes.map((node) => Math.sqrt(node.capacity));
+    const symmetric = Float64Array.from({ length: n * n }, (_, at) => {
+      const i = Math.floor(at / n);
+      const j = at % n;
+      return 0.5 * ((a[i * n + j]! * roots[i]!) / roots[j]! + (a[j * n + i]! * roots[j]!) / roots[i]!);
+    });
+    const { values, vectors } = eigenOf(symmetric, n);
+    const f = (size: number) => new Float64Array(size);
+    [this.n, this.m] = [n, m];
+    this.rates = values.map((v) => (-v < STILL ? 0 : -v));
+    [this.back, this.into, this.rest] = [f(n * n), f(n * n), f(n * m)];
+    for (let i = 0; i < n; i++)
+      for (let k = 0; k < n; k++) {
+        this.back[i * n + k] = vectors[i * n + k]! / roots[i]!;
+        this.into[k * n + i] = vectors[i * n + k]! * roots[i]!;
+      }
+    [this.lag, this.waveCos, this.waveSin] = [f(n), f(n), f(n)];
+    const drifts = new Set<number>();
+    for (let i = 0; i < n; i++) {
+      const rate = this.rates[i]!;
+      const less = -Math.expm1(-rate * dt);
+      for (let j = 0; j < m; j++) {
+        let push = 0;
+        for (let k = 0; k < n; k++) push += this.into[i * n + k]! * b[k * m + j]!;
+        if (rate > 0) this.rest[i * m + j] = push / rate;
+        else if (push !== 0) drifts.add(j);
+      }
+      if (rate === 0) continue;
+      const step = this.rest[i * m + ROOM]! * less;
+      this.lag[i] = step / (less * less);
+      // 1/(e^{iδ} − λ), with cos δ − λ written so that nothing cancels
+      const real = -2 * Math.sin(angle / 2) ** 2 + less;
+      const turned = Math.sin(angle);
+      const size = real * real + turned * turned;
+      this.waveCos[i] = (step * real) / size;
+      this.waveSin[i] = (step * turned) / size;
+    }
+    this.drifts = [...drifts];
+    this.nodeRest = this.byNode(this.rest, m);
+    [this.nodeLag, this.nodeCos, this.nodeSin] = [this.lag, this.waveCos, this.waveSin].map((z) =>
+      this.byNode(z, 1),
+    ) as [Float64Array, Float64Array, Float64Array];
+    this.nodeWave = this.nodeCos.map((c, r) => Math.hypot(c, this.nodeSin[r]!));
+  }
+
+  private byNode(z: Float64Array, width: number): Float64Array {
+    const { n, back } = this;
+    const out = new Float64Array(n * width);
+    for (let r = 0; r < n; r++)
+      for (let i = 0; i < n; i++)
+        for (let j = 0; j < width; j++) out[r * width + j]! += back[r * n + i]! * z[i * width + j]!;
+    return out;
+  }
+
+  /** @param steps 0 or more */
+  power(steps: number): Power {
+    return (this.powers[steps] ??= this.makePower(steps));
+  }
+
+  private makePower(steps: number): Power {
+    const over = this.rates.map((rate) => rate * this.dt * steps);
+    const bends = over.map((t) => t + Math.expm1(-t));
+    return {
+      left: over.map((t) => Math.exp(-t)),
+      sum: over.map((t, i) => (t > 0 ? Math.expm1(-t) / Math.expm1(-this.rates[i]! * this.dt) : steps)),
+      bend: bends.map((b) => (b > BENT ? 0 : b)),
+      cap: bends.map((b) => (b > BENT ? 1 : 0)),
+      capped: bends.some((b) => b > BENT),
+    };
+  }
+
+  /** The basis of a mode; null where ice is pinned or a condenser warms the wall: those have no symmetric network. */
+  static of(mode: Mode, dt: number, angle: number): Basis | null {
+    const { hold } = mode;
+    let basis = kept.get(hold);
+    if (basis === undefined) kept.set(hold, (basis = isSymmetric(mode) ? new Basis(mode, dt, angle) : null));
+    return basis;
+  }
+}
+
+/** Holds are kept from trial to trial (discretise.ts): what follows from them is kept with them. */
+const kept = new WeakMap<Hold, Basis | null>();
+
+function isSymmetric({ network, cooling, melts }: Mode): boolean {
+  if (melts) return false;
+  const { a, n } = stateSpace(network, cooling);
+  const c = network.nodes.map((node) => node.capacity);
+  for (let i = 0; i < n; i++)
+    for (let j = 0; j < i; j++) {
+      const [one, other] = [a[i * n + j]! * c[i]!, a[j * n + i]! * c[j]!];
+      if (Math.abs(one - other) > SYMMETRIC * Math.max(Math.abs(one), Math.abs(other))) return false;
+    }
+  return true;
+}

@@ -1,0 +1,100 @@
+import { onOffFamily, type Quiet } from "../controller";
+import { burnOn, fuelSteps, type Desk } from "./hindered";
+import { Basis, Flight } from "./leap";
+import type { Leg } from "./leg";
+import { feltFrom, type Reader } from "./reader";
+import type { Run, Watcher } from "./run";
+import { stepsUntilNews, limitsOf } from "./waits";
+import type { Look } from "../program";
+
+/** So much nearer to a point that a unit switches at each step is taken by itself, K: more than a leap can be off. */
+const CLEAR = 1e-9;
+/** Leaps shorter than this cost more than their steps: then some are taken one by one before the next try. */
+const WORTH = 3;
+const MOST_PAUSE = 16;
+
+const quiet: Quiet = { low: 0, high: 0, steps: 0 };
+
+/**
+ * Takes a run over the steps in which nothing can switch: no reading comes to a point that matters, no delay and no alarm's
+ * wait ends, nothing that a stage waits for comes about, no fuel runs out. All is asked of the same closed form that then
+ * gives the state where it lands.
+ */
+export class Leaper {
+  private readonly flight: Flight | null;
+  private pause = 0;
+  private left = 0;
+
+  constructor(
+    private readonly run: Run,
+    private readonly desk: Desk,
+    private readonly readers: readonly Reader[],
+    private readonly look: Look,
+  ) {
+    const { around, network } = run;
+    this.flight = around && new Flight(around, network.nodes.length, readers);
+  }
+
+  /**
+   * Leaps from the present step, over which all is decided and shown, and says how many steps that took; 0: it has to be
+   * taken by itself.
+   * @param most steps until products, program or happenings move on
+   */
+  leap({ numbers, waits }: Leg, most: number, watcher: Watcher): number {
+    const { flight, run, desk, readers } = this;
+    const { around, state, input } = run;
+    if (!flight || !around || most < 2) return 0;
+    if (this.left > 0) {
+      this.left--;
+      return 0;
+    }
+    const { dt } = input;
+    const { controls, shown, mode, x, program } = state;
+    const basis = Basis.of(mode, dt, around.angle);
+    if (!basis) return this.wait();
+    let steps = Math.min(most, fuelSteps(desk, run));
+    if (waits.length > 0)
+      steps = Math.min(steps, stepsUntilNews(waits, program.heldSince, this.look, state.step * dt, dt));
+    if (steps < 2) return 0;
+    steps = Math.min(steps, flight.begin(basis, state.step, x, state.u, state.inputs));
+    for (let c = 0; c < readers.length && steps > 1; c++) {
+      const reader = readers[c]!;
+      onOffFamily.quiet(controls[c]!, numbers[c]!, shown[c]!, dt, quiet);
+      steps = Math.min(steps, quiet.steps + 1);
+      if (steps > 1)
+        steps = flight.leaves(
+          reader.node,
+          0,
+          steps,
+          feltFrom(reader, quiet.low) + CLEAR,
+          feltFrom(reader, quiet.high + 1) - CLEAR,
+        );
+    }
+    for (const wait of waits) {
+      if (steps < 2) break;
+      if (wait.node < 0) continue;
+      const { low, high } = limitsOf(wait, program.heldSince);
+      steps = flight.leaves(wait.node, 0, steps, low, high);
+    }
+    if (steps < 2) return this.wait();
+    flight.over(steps);
+    if (watcher.leap) watcher.leap(state, flight);
+    else flight.replay(state, (s, room) => watcher.sample(s, room));
+    const seconds = (steps - 1) * dt;
+    for (let c = 0; c < readers.length; c++) {
+      onOffFamily.skip(controls[c]!, numbers[c]!, shown[c]!, seconds);
+      shown[c] = flight.reading(c, steps - 1);
+    }
+    burnOn(desk, run, seconds);
+    flight.land(x);
+    this.pause = steps < WORTH ? Math.min(MOST_PAUSE, this.pause + 2) : 0;
+    this.left = this.pause;
+    return steps;
+  }
+
+  private wait(): number {
+    this.pause = Math.min(MOST_PAUSE, this.pause + 2);
+    this.left = this.pause;
+    return 0;
+  }
+}
