@@ -35,6 +35,12 @@ export function filmLevel(difference: number, was: number): number {
   return level;
 }
 
+/** Between which differences a box stays at its level, K. */
+export const filmSpan = (level: number): { from: number; to: number } => ({
+  from: FILM_LEVELS[level]!.from * LEAVES_AT,
+  to: FILM_LEVELS[level + 1]?.from ?? Infinity,
+});
+
 /** Stefan and Boltzmann's constant, W/m²K⁴ (CODATA). */
 const SIGMA = 5.670374419e-8;
 

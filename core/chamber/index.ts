@@ -5,7 +5,7 @@ export { changedDefaults, keepDefaults, takeDefaults } from "./defaultChanges";
 export * from "./describe";
 export * from "./deviceDefaults";
 export * from "./fillings";
-export { FAN_FILM, filmLevel } from "./films";
+export { FAN_FILM, filmLevel, filmSpan } from "./films";
 export * from "./geometry";
 export * from "./happeningKinds";
 export * from "./heatLoss";

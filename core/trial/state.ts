@@ -19,6 +19,9 @@ export interface RunState {
   coolers: CoolerState[];
   products: ProductState[];
   program: ProgramState;
+  /** Temperatures of all nodes as products last moved, °C, and the step of it; −1: they have not. */
+  felt: Float64Array;
+  feltAt: number;
   /** Own heat of each vessel now, and what evaporation takes, W. */
   heat: Float64Array;
   evaporated: Float64Array;
@@ -49,6 +52,8 @@ export const copyState = (state: RunState): RunState => ({
   coolers: state.coolers.map(copyCooler),
   products: state.products.map((p) => ({ ...p })),
   program: copyProgram(state.program),
+  felt: state.felt.slice(),
+  feltAt: state.feltAt,
   heat: state.heat.slice(),
   evaporated: state.evaporated.slice(),
   u: state.u.slice(),

@@ -4,7 +4,7 @@ import { ROOM } from "./discretise";
 import { deskOf, stepHindered, type Desk } from "./hindered";
 import { absorbed, settleIce, turnIce } from "./ice";
 import { paddedVector, takeStep } from "./kernel";
-import { knotsOf, moveOn, type Knots, type Moved } from "./knots";
+import { knotsOf, moveOn, untilMove, type Knots, type Moved } from "./knots";
 import { Leaper } from "./leaper";
 import { nextLeg, setReaders, type Leg } from "./leg";
 import { openMoist } from "./moistAir";
@@ -58,7 +58,6 @@ class Stepper {
   private maskWas = -1;
   /** Some input has changed that `fixed` does not know of. */
   private stale = true;
-  private untilMove: number;
   private roomAt: number;
 
   constructor(
@@ -71,7 +70,7 @@ class Stepper {
     this.readers = state.controls.map((_, c) => readerOf(input.chamber, network, c));
     this.knots = knotsOf(run);
     this.look = lookInto(run);
-    this.leaper = new Leaper(run, this.desk, this.readers, this.look);
+    this.leaper = new Leaper(run, this.desk, this.readers, this.knots, this.look);
     this.hasIce = network.coolers.some((c) => c.iceMass > 0);
     const { heaterFeeds, coolerFeeds } = this.desk;
     this.powers = Float64Array.from(network.heaters, (h) => h.power);
@@ -84,8 +83,6 @@ class Stepper {
     this.fixed = new Float64Array(n);
     this.next = paddedVector(n);
     this.taken = new Float64Array(network.coolers.length);
-    const { every } = this.knots;
-    this.untilMove = (every - (state.step % every)) % every;
     this.roomAt = state.step % rooms.length;
   }
 
@@ -97,19 +94,20 @@ class Stepper {
     this.leg = nextLeg(run, this.desk, readers, untilStep);
     const { leg } = this;
     const { waits, last } = leg;
+    const { every } = this.knots;
     this.begin();
     const leaps = leg.calm && !hasIce;
     for (let step = leg.first; step < last;) {
       state.step = step;
       if (waits.length > 0 && mayBeSo(waits, state.program.heldSince, state.x))
         if (watch(plan, state.program, this.look, step * dt)) return;
-      if (this.untilMove === 0) this.knot();
+      if (step % every === 0) this.knot();
       this.read(step);
       this.act();
       this.turn();
       const room = rooms[this.roomAt]!;
       watcher.sample(state, room);
-      const leapt = leaps ? this.leaper.leap(leg, Math.min(this.untilMove, last - step), watcher) : 0;
+      const leapt = leaps ? this.leaper.leap(leg, Math.min(untilMove(this.knots, step), last - step), watcher) : 0;
       if (leapt === 0) this.move(room);
       step += this.pass(leapt || 1);
     }
@@ -150,7 +148,6 @@ class Stepper {
       run.state.mode = this.modeOf(run.state.mode.cooling);
       this.stale = true;
     }
-    this.untilMove = knots.every;
   }
 
   /** Each controller reads its probe and decides. */
@@ -257,9 +254,8 @@ class Stepper {
         if (network.coolers[c]!.iceMass > 0) settleIce(state, network, c, mode.melts ? taken[c]! : 0);
   }
 
-  /** Lets so many steps pass: where the room's table and the next knot stand. */
+  /** Lets so many steps pass: where the room's table stands. */
   private pass(steps: number): number {
-    this.untilMove -= steps;
     this.roomAt += steps;
     const { length } = this.run.rooms;
     while (this.roomAt >= length) this.roomAt -= length;

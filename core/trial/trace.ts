@@ -57,6 +57,9 @@ export interface Tracked {
 
 const CHANNELS = channels.length;
 
+/** How often room and layers are looked at at least, s. */
+const LAYERS = 300;
+
 export const sounds = (c: { lowAlarm: boolean; highAlarm: boolean }): boolean => c.lowAlarm || c.highAlarm;
 
 /** Gathers a trace bin by bin in one pass over a stretch of a trial. */
@@ -76,6 +79,7 @@ export class TraceBins {
   private alarm = 0;
   private moist = 0;
   private layerNext = 0;
+  private on = 0;
   private lastShown = NaN;
   /**
    * Extremes since the last cut, in the order of the channels, then the further nodes, then the further displays; and
@@ -146,7 +150,7 @@ export class TraceBins {
     );
     this.binStart = fromStep;
     this.binEnd = Array.from({ length: bins }, (_, i) => fromStep + Math.ceil(((i + 1) * (toStep - fromStep)) / bins));
-    this.layerEvery = Math.max(1, Math.min(Math.round(60 / dt), Math.floor((toStep - fromStep) / bins)));
+    this.layerEvery = Math.max(1, Math.min(Math.round(LAYERS / dt), Math.floor((toStep - fromStep) / bins)));
   }
 
   /** Takes in one step; the bin before has to be closed first where `ends(step)`. */
@@ -174,7 +178,7 @@ export class TraceBins {
       const display = state.shown[displays[k]!]!;
       if (display !== NO_READING) this.widen(CHANNELS + nodes.length + k, display, step);
     }
-    if (step >= this.layerNext) this.addSlow(state, room, step, (node) => x[node]!);
+    if (step >= this.layerNext || state.on !== this.on) this.addSlow(state, room, step, (node) => x[node]!);
     if (state.heating) this.heat++;
     if (state.cooling) this.cold++;
     if (alarm) this.alarm++;
@@ -239,7 +243,8 @@ export class TraceBins {
   }
 
   private addSlow(state: RunState, room: number, step: number, at: (node: number) => number): void {
-    // Room and layers move slowly: once a minute is enough for their lines.
+    // Room and layers turn where something switches, and move slowly between: some minutes are enough for their lines.
+    this.on = state.on;
     this.widen(4, room, step);
     const { layers, figures } = this.trace;
     // Of figures only the last look into a bin is kept.

@@ -11,6 +11,7 @@ const MOST = 12;
 /** A piece in a water bath: its core by conduction from the bath, what has been killed by its core. */
 export const bath: ProductModel = {
   kinds: ["bath"],
+  holdsFor: 60,
   defaults: () => ({ packetLow: celsius(55), packetHigh: celsius(85), thickness: 0.025 }),
   start: (_product, _lot, startTemperature) => ({ ...startShells(startTemperature), logs: 0, comeUp: 0, up: 0 }),
   step: (state, product, { medium, film: conductance }, _seconds, span, out) => {

@@ -23,6 +23,7 @@ const open = (t: number): number => Math.min(1, Math.max(0, (t - OPENS[0]) / (OP
 /** Starch to sugar by two enzymes that the heat wears out. An iodine test decides, not this. */
 export const mash: ProductModel = {
   kinds: ["mash"],
+  holdsFor: 60,
   defaults: () => ({ packetLow: celsius(60), packetHigh: celsius(72) }),
   start: () => ({ alpha: 1, beta: 1, converted: 0, fermentable: 0 }),
   step: (state, { pace }, { core }, _seconds, span, out) => {

@@ -31,6 +31,7 @@ const pit: Pit = { air: 0, vapour: 0, film: 0, wet: 0 };
 /** Food in a smoker: warmed by air and walls, held up by its own water until its surface is dry or wrapped. */
 export const smoke: ProductModel = {
   kinds: ["smoke"],
+  holdsFor: 60,
   defaults: () => ({
     packetLow: celsius(90),
     packetHigh: celsius(135),

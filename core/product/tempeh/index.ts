@@ -61,6 +61,8 @@ export const PAST = 0.25;
  */
 export const tempeh: ProductModel = {
   kinds: ["tempeh"],
+  // It runs away within the hour: held for longer it would be late.
+  holdsFor: 60,
   defaults: () => ({ packetLow: celsius(28), packetHigh: celsius(34) }),
   start: (_product, { mass }): TempehState => ({ lag: 0, alive: SEED, dead: 0, mass, heatTimes: 1 }),
   step: (state, { pace }, { core }, _seconds, span, out) => {

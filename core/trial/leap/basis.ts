@@ -1,3 +1,4 @@
+import type { Network } from "../../chamber";
 import { ROOM, stateSpace, type Hold } from "../discretise";
 import type { Mode } from "../modes";
 import { eigenOf } from "./eigen";
@@ -16,6 +17,15 @@ export interface Power {
   capped: boolean;
 }
 
+/** Two nodes, the second taken off the first. */
+type Difference = readonly [number, number];
+
+/** Between the air and what it meets: by these the films of still air grow (filmNow.ts). */
+export const differencesOf = ({ air, lining, shells }: Network): Difference[] => [
+  [air, lining],
+  ...shells.map((parts): Difference => [air, parts.at(-1)!.node]),
+];
+
 /** Rates below this are none, 1/s: a part that nothing is joined to. A chamber's slowest takes weeks. */
 const STILL = 1e-11;
 /** Mirrored entries of the network's matrix that differ by more, of their size, belong to no symmetric one. */
@@ -31,6 +41,9 @@ const BENT = 4;
 export class Basis {
   readonly n: number;
   readonly m: number;
+  /** Rows that can be asked for: the nodes, then the differences between the air and what it meets. */
+  readonly rows: number;
+  readonly differences: readonly Difference[];
   /** x = back·z and z = into·x, row by row. */
   readonly back: Float64Array;
   readonly into: Float64Array;
@@ -66,13 +79,18 @@ export class Basis {
     const { values, vectors } = eigenOf(symmetric, n);
     const f = (size: number) => new Float64Array(size);
     [this.n, this.m] = [n, m];
+    this.differences = differencesOf(mode.network);
+    this.rows = n + this.differences.length;
     this.rates = values.map((v) => (-v < STILL ? 0 : -v));
-    [this.back, this.into, this.rest] = [f(n * n), f(n * n), f(n * m)];
+    [this.back, this.into, this.rest] = [f(this.rows * n), f(n * n), f(n * m)];
     for (let i = 0; i < n; i++)
       for (let k = 0; k < n; k++) {
         this.back[i * n + k] = vectors[i * n + k]! / roots[i]!;
         this.into[k * n + i] = vectors[i * n + k]! * roots[i]!;
       }
+    this.differences.forEach(([a, b], d) => {
+      for (let k = 0; k < n; k++) this.back[(n + d) * n + k] = this.back[a * n + k]! - this.back[b * n + k]!;
+    });
     [this.lag, this.waveCos, this.waveSin] = [f(n), f(n), f(n)];
     const drifts = new Set<number>();
     for (let i = 0; i < n; i++) {
@@ -103,9 +121,9 @@ export class Basis {
   }
 
   private byNode(z: Float64Array, width: number): Float64Array {
-    const { n, back } = this;
-    const out = new Float64Array(n * width);
-    for (let r = 0; r < n; r++)
+    const { n, rows, back } = this;
+    const out = new Float64Array(rows * width);
+    for (let r = 0; r < rows; r++)
       for (let i = 0; i < n; i++)
         for (let j = 0; j < width; j++) out[r * width + j]! += back[r * n + i]! * z[i * width + j]!;
     return out;

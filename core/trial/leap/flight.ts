@@ -61,6 +61,7 @@ export class Flight {
   private day = 0;
   /** Where it lands. */
   private readonly landing: Float64Array;
+  private readonly gone: Float64Array;
   // What is known of one row over one part of the flight, and where the last search found its best.
   private up = 0;
   private down = 0;
@@ -84,16 +85,18 @@ export class Flight {
   constructor(
     private readonly around: Around,
     nodes: number,
+    rows: number,
     readonly readers: readonly Reader[],
   ) {
     this.shown = new Float64Array(readers.length);
     this.landing = new Float64Array(nodes);
-    this.floors = new Float64Array(nodes);
-    this.ceilings = new Float64Array(nodes);
-    this.asked = new Int32Array(nodes);
+    this.gone = new Float64Array(nodes);
+    this.floors = new Float64Array(rows);
+    this.ceilings = new Float64Array(rows);
+    this.asked = new Int32Array(rows);
     this.h = new Float64Array(nodes);
     this.held = new Float64Array(nodes);
-    this.base = new Float64Array(nodes);
+    this.base = new Float64Array(rows);
     this.x = new Float64Array(nodes);
     this.line = around.lines[0]!;
   }
@@ -135,14 +138,14 @@ export class Flight {
 
   private hold(basis: Basis, u: Float64Array): void {
     const { held, base } = this;
-    const { n, m, rest, back } = basis;
+    const { n, m, rows, rest, back } = basis;
     this.basis = basis;
     for (let i = 0; i < n; i++) {
       let sum = 0;
       for (let j = 0; j < m; j++) if (j !== ROOM) sum += rest[i * m + j]! * u[j]!;
       held[i] = sum;
     }
-    for (let r = 0; r < n; r++) {
+    for (let r = 0; r < rows; r++) {
       let sum = 0;
       for (let i = 0; i < n; i++) sum += back[r * n + i]! * held[i]!;
       base[r] = sum;
@@ -165,8 +168,8 @@ export class Flight {
 
   /** Temperature of a node j steps from the start, °C. */
   at(r: number, j: number): number {
-    if (j === 0) return this.x[r]!;
     const { basis, h } = this;
+    if (j === 0 && r < basis.n) return this.x[r]!;
     const { n, back } = basis;
     const { left } = basis.power(j);
     let sum = this.answer(r, j);
@@ -206,10 +209,17 @@ export class Flight {
 
   /** Settles for so many steps: where it lands is known from then on. */
   over(steps: number): void {
-    const { basis, landing } = this;
+    const { basis, landing, h, gone } = this;
     this.steps = steps;
     this.flights++;
-    for (let r = 0; r < basis.n; r++) landing[r] = this.at(r, steps);
+    const { n, back } = basis;
+    const { left } = basis.power(steps);
+    for (let i = 0; i < n; i++) gone[i] = h[i]! * left[i]!;
+    for (let r = 0, at = 0; r < n; r++) {
+      let sum = this.answer(r, steps);
+      for (let i = 0; i < n; i++) sum += back[at++]! * gone[i]!;
+      landing[r] = sum;
+    }
   }
 
   /** All nodes after its last step. */

@@ -1,3 +1,3 @@
 export { aroundOf, type Around } from "./around";
-export { Basis } from "./basis";
+export { Basis, differencesOf } from "./basis";
 export { addNodes, Flight, type Sums } from "./flight";
