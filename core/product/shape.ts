@@ -88,6 +88,8 @@ export interface ProductModel {
   kinds: readonly ProductKind[];
   /** How long a trial may hold its heat and its drying before it moves it on, s: five minutes where it says nothing. */
   holdsFor?: number;
+  /** Such a product gives off nothing and counts nothing: it need not be moved on at all. */
+  isStill?: (product: Product) => boolean;
   /** It gives off water by a law of its own. */
   dries?: true;
   /** What differs from the blank product. */

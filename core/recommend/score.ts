@@ -10,6 +10,7 @@ import {
   startRun,
   stepFor,
   trialWith,
+  type Flight,
   type RunState,
   type Watcher,
 } from "../trial";
@@ -239,6 +240,25 @@ class Look implements Watcher {
         if ((step - this.heatStopped) * this.dt <= REVERSAL_WITHIN && this.heatStopped > this.coldStopped)
           this.reversals++;
       }
+    }
+  }
+
+  /** Steps in which nothing switches: only what beats the extremes so far is looked for. */
+  leap(_: RunState, flight: Flight): void {
+    const { start, steps } = flight;
+    const from = Math.max(1, this.from - start);
+    if (from < steps)
+      for (let j = 0; j < this.nodes.length; j++)
+        if (flight.widens(this.nodes[j]!, from, steps, this.lows[j]!, this.highs[j]!)) {
+          this.lows[j] = flight.low;
+          this.highs[j] = flight.high;
+        }
+    const until = Math.min(steps, this.until - start);
+    if (until <= 1) return;
+    const node = this.sign > 0 ? this.probes.cold : this.probes.heat;
+    if (flight.widens(node, 1, until, this.stopped - this.afterCold, this.stopped + this.afterHeat)) {
+      if (this.sign > 0) this.afterHeat = flight.high - this.stopped;
+      else this.afterCold = this.stopped - flight.low;
     }
   }
 

@@ -10,6 +10,7 @@ export * from "./handTask";
 export * from "./ice";
 export * from "./input";
 export * from "./inset";
+export { type Flight } from "./leap";
 export * from "./matrix";
 export { memo } from "./memo";
 export * from "./members";

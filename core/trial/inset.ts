@@ -79,6 +79,15 @@ export function insetAround(finished: Run, checkpoints: readonly RunState[], mom
   const { air } = network;
   const { slope, zero } = displayOf(unit);
   const watcher: Watcher = {
+    leap(now, flight) {
+      const from = Math.max(1, firstStep - flight.start);
+      const next = from + ((every - ((flight.start + from - firstStep) % every)) % every);
+      for (let j = next; j < flight.steps; j += every) {
+        flight.show(now, j);
+        watcher.sample(now, 0);
+        flight.back(now);
+      }
+    },
     sample({ step, x, shown: displays, heating, cooling }) {
       const offset = step - firstStep;
       if (offset < 0 || offset % every !== 0) return;

@@ -11,9 +11,16 @@ import type { Look } from "../program";
 
 /** So much nearer to a point that a unit switches at each step is taken by itself, K: more than a leap can be off. */
 const CLEAR = 1e-9;
-/** Leaps shorter than this cost more than their steps: then some are taken one by one before the next try. */
-const WORTH = 3;
-const MOST_PAUSE = 16;
+/** Where leaps have been too short to be worth it so many steps are taken one by one before the next try. */
+const PAUSE = 100;
+/** What the last leap counts for in how long they usually are. */
+const FRESH = 0.1;
+
+/**
+ * Steps from which on a leap costs less than they do: it takes the state apart and puts it together again, and looks for
+ * each line that is followed for its extremes (measured, for networks of 5 to 14 nodes).
+ */
+const worth = (nodes: number, lines: number): number => nodes / 3 + (lines * nodes) / 8;
 
 const quiet: Quiet = { low: 0, high: 0, steps: 0 };
 
@@ -24,8 +31,8 @@ const quiet: Quiet = { low: 0, high: 0, steps: 0 };
  */
 export class Leaper {
   private readonly flight: Flight | null;
-  private pause = 0;
   private left = 0;
+  private readonly worth: number;
 
   constructor(
     private readonly run: Run,
@@ -33,8 +40,10 @@ export class Leaper {
     private readonly readers: readonly Reader[],
     private readonly knots: Knots,
     private readonly look: Look,
+    lines: number,
   ) {
     const { around, network } = run;
+    this.worth = worth(network.nodes.length, lines);
     this.flight =
       around && new Flight(around, network.nodes.length, network.nodes.length + differencesOf(network).length, readers);
   }
@@ -93,14 +102,22 @@ export class Leaper {
     }
     burnOn(desk, run, seconds);
     flight.land(x);
-    this.pause = steps < WORTH ? Math.min(MOST_PAUSE, this.pause + 2) : 0;
-    this.left = this.pause;
+    this.learn(steps);
     return steps;
   }
 
   private wait(): number {
-    this.pause = Math.min(MOST_PAUSE, this.pause + 2);
-    this.left = this.pause;
+    this.learn(1);
     return 0;
+  }
+
+  /** Follows how long leaps are, and rests where that is not worth it. */
+  private learn(steps: number): void {
+    const { leaps } = this.run;
+    leaps.usual += FRESH * (steps - leaps.usual);
+    if (leaps.usual >= this.worth) return;
+    this.left = PAUSE;
+    // The next tries begin on the edge: two or three tell whether it has become better.
+    leaps.usual = this.worth;
   }
 }

@@ -15,8 +15,8 @@ const WET = 0.01;
 /** A change of heat that a step is worked out anew for, W. */
 const LEAST = 0.02;
 
-/** Where only the course of products is asked, s. */
-const LEAN_HOLD = 300;
+/** Where nothing turns cold and warm within minutes, and where only the course of products is asked, s. */
+const LONGEST_HOLD = 300;
 
 /**
  * How often the water is moved on, s: a compressor's plate turns cold and warm within minutes, and the products move at
@@ -24,10 +24,10 @@ const LEAN_HOLD = 300;
  * dries; fifteen times as often, sausage between a humidifier and a dehumidifier gives off 7 % more.
  */
 export function moistHold({ network, input }: Run, products: number): number {
-  if (input.lean) return Math.max(products, LEAN_HOLD);
+  if (input.lean) return LONGEST_HOLD;
   const cold = network.coolers.some((c) => c.law.power > 0);
-  if (!cold) return Math.max(products, 300);
-  return products < 120 ? 2 * products : products / 2;
+  if (!cold) return LONGEST_HOLD;
+  return products < 120 ? 2 * products : Math.min(products, LONGEST_HOLD) / 2;
 }
 
 /** Opens the box to the room's air for a while, s from the start of the trial. */

@@ -31,9 +31,15 @@ const ratedFor = (kind: CabinetKind, { evaporationAt }: Pick<Vessel, "evaporatio
 
 /** A product's heat is held for some minutes at a time, s; it moves over hours. */
 const USUAL_HOLD = 300;
+/** What gives off nothing is looked at so often all the same, s. */
+const STILL_HOLD = 3 * 3600;
+const holdOf = ({ product, evaporation }: Chamber["vessels"][number]): number => {
+  const { holdsFor = USUAL_HOLD, isStill } = modelOf(product);
+  return evaporation === 0 && isStill?.(product) ? STILL_HOLD : holdsFor;
+};
+
 /** How long the products of a chamber may be held, s: as long as the quickest of them allows. */
-export const heldFor = ({ vessels }: Pick<Chamber, "vessels">): number =>
-  Math.min(...vessels.map(({ product }) => modelOf(product).holdsFor ?? USUAL_HOLD));
+export const heldFor = ({ vessels }: Pick<Chamber, "vessels">): number => Math.min(...vessels.map(holdOf));
 
 /** A temperature at the middle of the coming span, if it goes on as it went since products last moved, °C. */
 const midway = ({ x, felt, feltAt, step }: RunState, node: number, steps: number): number =>

@@ -29,6 +29,8 @@ export interface Run {
   moist: Moist | null;
   /** The room as lines and a wave, for leaps; null: every step is taken by itself. */
   around: Around | null;
+  /** How many steps a leap has usually taken lately. */
+  leaps: { usual: number };
 }
 
 /** What a watcher of the trial is shown at every step, before the step is taken. */
@@ -39,6 +41,8 @@ export interface Watcher {
    * shown already. Of the controllers only what sounds stands as it was.
    */
   leap?(state: RunState, flight: Flight): void;
+  /** How many lines it looks for the extremes of in a leap. */
+  lines?: number;
 }
 
 /** Nobody watches. */
@@ -96,6 +100,7 @@ export function startRun(input: TrialInput): Run {
     moist,
     rooms,
     around: input.plain ? null : around,
+    leaps: { usual: 100 },
     state: {
       step: 0,
       x,

@@ -70,7 +70,7 @@ class Stepper {
     this.readers = state.controls.map((_, c) => readerOf(input.chamber, network, c));
     this.knots = knotsOf(run);
     this.look = lookInto(run);
-    this.leaper = new Leaper(run, this.desk, this.readers, this.knots, this.look);
+    this.leaper = new Leaper(run, this.desk, this.readers, this.knots, this.look, watcher.lines ?? 0);
     this.hasIce = network.coolers.some((c) => c.iceMass > 0);
     const { heaterFeeds, coolerFeeds } = this.desk;
     this.powers = Float64Array.from(network.heaters, (h) => h.power);

@@ -46,6 +46,7 @@ export class TrialTally implements Watcher {
   private readonly stopProbes: Float64Array;
   private wasHeating = false;
   private wasCooling = false;
+  readonly lines: number;
   private readonly first: { product: number; probe: number; controller: number };
 
   constructor(
@@ -75,6 +76,7 @@ export class TrialTally implements Watcher {
     const known = [this.first.product, this.first.probe, network.air];
     const wanted = [...chamber.stages.flatMap((s) => judgedOf(network, chamber, s).map((j) => j.node)), ...this.probes];
     this.nodes = [...new Set(wanted)].filter((node) => !known.includes(node));
+    this.lines = known.length + this.nodes.length + this.probes.length;
     this.displays = chamber.controllers.map((_, c) => c).filter((c) => c !== controller);
     const { slope, zero } = displayOf(chamber.controllers[controller]!.unit);
     const sources = { ...this.first, air: network.air, slope, zero };

@@ -57,8 +57,9 @@ export interface Tracked {
 
 const CHANNELS = channels.length;
 
-/** How often room and layers are looked at at least, s. */
-const LAYERS = 300;
+/** How often room and layers are looked at beside where something switches: so often in each bin, and not within so many s. */
+const LOOKS = 12;
+const APART = 60;
 
 export const sounds = (c: { lowAlarm: boolean; highAlarm: boolean }): boolean => c.lowAlarm || c.highAlarm;
 
@@ -150,7 +151,11 @@ export class TraceBins {
     );
     this.binStart = fromStep;
     this.binEnd = Array.from({ length: bins }, (_, i) => fromStep + Math.ceil(((i + 1) * (toStep - fromStep)) / bins));
-    this.layerEvery = Math.max(1, Math.min(Math.round(LAYERS / dt), Math.floor((toStep - fromStep) / bins)));
+    const wide = (toStep - fromStep) / bins;
+    this.layerEvery = Math.max(
+      1,
+      Math.min(Math.max(Math.round(APART / dt), Math.floor(wide / LOOKS)), Math.floor(wide)),
+    );
   }
 
   /** Takes in one step; the bin before has to be closed first where `ends(step)`. */

@@ -72,6 +72,7 @@ export const beer: ProductModel = {
 /** Beer in a keg or in bottles: it works no more, and freezes where its alcohol lets it. */
 export const serving: ProductModel = {
   kinds: ["serving"],
+  isStill: () => true,
   defaults: () => ({ ...usual.ale!, packetLow: celsius(4), packetHigh: celsius(12) }),
   start: () => ({}),
   step: (_state, _product, _feels, _seconds, _span, out) => {

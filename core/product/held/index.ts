@@ -34,6 +34,7 @@ export function countWarm(state: Record<string, number>, { holds }: Product, cor
 /** What is only held at a temperature, with the heat of its own that somebody has typed in as a curve. */
 export const held: ProductModel = {
   kinds: ["hold"],
+  isStill: ({ heatCurve, holds }) => heatCurve.length === 0 && holds !== "moist",
   defaults: () => ({}),
   start: () => ({ warm: 0 }),
   step: (state, product, { core }, seconds, span, out) => {

@@ -2,7 +2,7 @@ import { ROOM } from "../discretise";
 import { plainReading, type Reader } from "../reader";
 import type { RunState } from "../state";
 import type { Around, Line } from "./around";
-import type { Basis, Power } from "./basis";
+import type { Basis } from "./basis";
 
 /** Share of a leap within which d·τ + b·τ(1 − τ) stays under a margin. */
 function within(margin: number, d: number, b: number): number {
@@ -62,6 +62,9 @@ export class Flight {
   /** Where it lands. */
   private readonly landing: Float64Array;
   private readonly gone: Float64Array;
+  /** The row that was asked for last: its share of each mode as it took off. */
+  private readonly share: Float64Array;
+  private row = -1;
   // What is known of one row over one part of the flight, and where the last search found its best.
   private up = 0;
   private down = 0;
@@ -91,6 +94,7 @@ export class Flight {
     this.shown = new Float64Array(readers.length);
     this.landing = new Float64Array(nodes);
     this.gone = new Float64Array(nodes);
+    this.share = new Float64Array(nodes);
     this.floors = new Float64Array(rows);
     this.ceilings = new Float64Array(rows);
     this.asked = new Int32Array(rows);
@@ -126,6 +130,7 @@ export class Flight {
     const level = line.value + line.slope * (step - line.from);
     const c = wave * cos[day]!;
     const s = wave * sin[day]!;
+    this.row = -1;
     for (let i = 0; i < n; i++) this.x[i] = x[i]!;
     for (let i = 0; i < n; i++) {
       let z = lag[i]! * line.slope - rest[i * m + ROOM]! * level - waveCos[i]! * c - waveSin[i]! * s - held[i]!;
@@ -166,14 +171,25 @@ export class Flight {
     );
   }
 
+  /** Takes a row up. */
+  private load(r: number): Float64Array {
+    const { share } = this;
+    if (this.row === r) return share;
+    this.row = r;
+    const { h } = this;
+    const { n, back } = this.basis;
+    for (let i = 0, at = r * n; i < n; i++) share[i] = back[at++]! * h[i]!;
+    return share;
+  }
+
   /** Temperature of a node j steps from the start, °C. */
   at(r: number, j: number): number {
-    const { basis, h } = this;
+    const { basis } = this;
     if (j === 0 && r < basis.n) return this.x[r]!;
-    const { n, back } = basis;
+    const share = this.load(r);
     const { left } = basis.power(j);
     let sum = this.answer(r, j);
-    for (let i = 0, at = r * n; i < n; i++) sum += back[at + i]! * h[i]! * left[i]!;
+    for (let i = 0; i < share.length; i++) sum += share[i]! * left[i]!;
     return sum;
   }
 
@@ -256,8 +272,8 @@ export class Flight {
 
   /** Sum of a node over the steps from `from` to before `to`, K. */
   sum(r: number, from: number, to: number): number {
-    const { basis, h, line, around, base } = this;
-    const { n, m, back } = basis;
+    const { basis, line, around, base } = this;
+    const { m } = basis;
     const { left } = basis.power(from);
     const { sum: sums } = basis.power(to - from);
     const count = to - from;
@@ -267,7 +283,8 @@ export class Flight {
       around.wave *
         (basis.nodeCos[r]! * this.waveSum(around.cosSum, from, to) +
           basis.nodeSin[r]! * this.waveSum(around.sinSum, from, to));
-    for (let i = 0, at = r * n; i < n; i++) sum += back[at + i]! * h[i]! * left[i]! * sums[i]!;
+    const share = this.load(r);
+    for (let i = 0; i < share.length; i++) sum += share[i]! * left[i]! * sums[i]!;
     return sum;
   }
 
@@ -318,9 +335,9 @@ export class Flight {
    * stands above its rest, and rises over it if it stands below; a wave strays by half of (angle · steps)².
    */
   private bound(r: number, from: number, steps: number): void {
-    const { basis, h, around } = this;
-    const { n, back } = basis;
-    const { bend, cap, capped }: Power = basis.power(steps);
+    const { basis, around } = this;
+    const share = this.load(r);
+    const { bend, cap, capped } = basis.power(steps);
     const turned = around.angle * steps;
     const wave = around.wave * basis.nodeWave[r]! * turned * turned * 0.5;
     const { left } = basis.power(from);
@@ -328,15 +345,18 @@ export class Flight {
     let down = wave;
     let over = 0;
     let under = 0;
-    for (let i = 0, at = r * n; i < n; i++) {
-      const a = back[at + i]! * h[i]! * left[i]!;
-      if (a < 0) up -= a * bend[i]!;
-      else down += a * bend[i]!;
-      if (capped) {
-        if (a < 0) over -= a * cap[i]!;
-        else under += a * cap[i]!;
-      }
+    for (let i = 0; i < share.length; i++) {
+      const a = share[i]! * left[i]!;
+      const b = a * bend[i]!;
+      if (a < 0) up -= b;
+      else down += b;
     }
+    if (capped)
+      for (let i = 0; i < share.length; i++) {
+        const c = share[i]! * left[i]! * cap[i]!;
+        if (c < 0) over -= c;
+        else under += c;
+      }
     this.up = up;
     this.down = down;
     this.above = over;
