@@ -219,6 +219,7 @@ try {
 } finally {
   server.kill();
 }
+node(["scripts/ts.mjs", "scripts/bench-trial.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-boxes.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-products.ts"]);
 node(["scripts/ts.mjs", "scripts/bench-fit.ts"]);

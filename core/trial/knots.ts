@@ -5,8 +5,8 @@ import { heldFor, moveProducts } from "./ownHeat";
 import type { Run } from "./run";
 import type { Situation } from "./timeline";
 
-/** How often at least the films of still air are looked at, s: a compressor's run is a few minutes. */
-const LOOKS_AT_FILMS = 100;
+/** How often at least the films of still air are looked at, s: a body that has just stopped cools within the minute. */
+const LOOKS_AT_FILMS = 30;
 
 /** Steps after which products, water and films are moved on, and which of them there are any moments of. */
 export interface Knots {

@@ -2,7 +2,7 @@ import { onOffFamily, type Quiet } from "../controller";
 import { burnOn, fuelSteps, type Desk } from "./hindered";
 import { untilFilms } from "./filmNow";
 import type { Knots } from "./knots";
-import { Basis, differencesOf, Flight } from "./leap";
+import { Basis, differencesOf, Flight, LONGEST } from "./leap";
 import type { Leg } from "./leg";
 import { feltFrom, type Reader } from "./reader";
 import type { Run, Watcher } from "./run";
@@ -65,7 +65,7 @@ export class Leaper {
     const { controls, shown, mode, x, program } = state;
     const basis = Basis.of(mode, dt, around.angle);
     if (!basis) return this.wait();
-    let steps = Math.min(most, fuelSteps(desk, run));
+    let steps = Math.min(most, LONGEST, fuelSteps(desk, run));
     if (waits.length > 0)
       steps = Math.min(steps, stepsUntilNews(waits, program.heldSince, this.look, state.step * dt, dt));
     if (steps < 2) return 0;

@@ -2,6 +2,7 @@ import { noOutput, NO_READING, onOffFamily, powerUp } from "../controller";
 import { watch, type Look } from "../program";
 import { ROOM } from "./discretise";
 import { deskOf, stepHindered, type Desk } from "./hindered";
+import { filmNow } from "./filmNow";
 import { absorbed, settleIce, turnIce } from "./ice";
 import { paddedVector, takeStep } from "./kernel";
 import { knotsOf, moveOn, untilMove, type Knots, type Moved } from "./knots";
@@ -16,7 +17,7 @@ import { lookInto, mayBeSo } from "./waits";
 
 /**
  * Advances a run to a step, showing every step to the watcher. The room is sampled at mid-step, the product's heat is
- * held for a minute or minutes, controllers read before each step and act over it, the program looks at every step. Steps
+ * held for some minutes, controllers read before each step and act over it, the program looks at every step. Steps
  * in which nothing can switch are leapt over where the network allows it (leaper.ts); all others are taken one by one.
  */
 export function advance(run: Run, untilStep: number, watcher: Watcher): void {
@@ -192,6 +193,8 @@ class Stepper {
       const { conditions } = leg.now;
       if (desk.stirs !== conditions.stirred) {
         conditions.stirred = desk.stirs;
+        // Air that is no longer stirred moves by itself at once, as its differences make it.
+        if (this.knots.films) state.film = conditions.film = filmNow(run, conditions, state.step * run.input.dt);
         this.byMask = [];
         this.maskWas = -1;
       }

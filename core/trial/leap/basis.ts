@@ -26,6 +26,9 @@ export const differencesOf = ({ air, lining, shells }: Network): Difference[] =>
   ...shells.map((parts): Difference => [air, parts.at(-1)!.node]),
 ];
 
+/** Most steps of a leap: what is kept for each length has its place. */
+export const LONGEST = 4096;
+
 /** Rates below this are none, 1/s: a part that nothing is joined to. A chamber's slowest takes weeks. */
 const STILL = 1e-11;
 /** Mirrored entries of the network's matrix that differ by more, of their size, belong to no symmetric one. */
@@ -62,7 +65,7 @@ export class Basis {
   /** Inputs that reach a part which nothing takes heat from: while they give any, it never comes to rest. */
   readonly drifts: number[];
   private readonly rates: Float64Array;
-  private readonly powers: (Power | undefined)[] = [];
+  private readonly powers = new Array<Power | undefined>(LONGEST + 1).fill(undefined);
 
   private constructor(
     mode: Mode,
@@ -129,7 +132,7 @@ export class Basis {
     return out;
   }
 
-  /** @param steps 0 or more */
+  /** @param steps 0 to `LONGEST` */
   power(steps: number): Power {
     return (this.powers[steps] ??= this.makePower(steps));
   }

@@ -1,3 +1,4 @@
 export { aroundOf, type Around } from "./around";
-export { Basis, differencesOf } from "./basis";
-export { addNodes, Flight, type Sums } from "./flight";
+export { Basis, differencesOf, LONGEST } from "./basis";
+export { Flight } from "./flight";
+export { addNodes, type Sums } from "./sums";
