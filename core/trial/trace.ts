@@ -259,8 +259,11 @@ export class TraceBins {
     const { humidity } = this.trace;
     if (humidity && state.moisture) {
       const now = state.moisture.humidity;
-      humidity.usual[this.bin]! += now[0]!;
-      this.moist++;
+      // The mean is one over time: what is looked at because something switches has no share in it.
+      if (step >= this.layerNext || this.moist === 0) {
+        humidity.usual[this.bin]! += now[0]!;
+        this.moist++;
+      }
       for (let k = 0; k < now.length; k++) {
         if (now[k]! < humidity.low[this.bin]!) humidity.low[this.bin] = now[k]!;
         if (now[k]! > humidity.high[this.bin]!) humidity.high[this.bin] = now[k]!;
@@ -273,7 +276,7 @@ export class TraceBins {
       if (t < low[this.bin]!) low[this.bin] = t;
       if (t > high[this.bin]!) high[this.bin] = t;
     }
-    this.layerNext = step + this.layerEvery;
+    if (step >= this.layerNext) this.layerNext = step + this.layerEvery;
   }
 
   private widen(channel: number, value: number, step: number): void {
