@@ -31,11 +31,14 @@ const ratedFor = (kind: CabinetKind, { evaporationAt }: Pick<Vessel, "evaporatio
 
 /** A product's heat is held for some minutes at a time, s; it moves over hours. */
 const USUAL_HOLD = 300;
+/** What evaporates by a rated heat answers to it at its surface: held for longer each span would overdo the last, s. */
+const WET_HOLD = 60;
 /** What gives off nothing is looked at so often all the same, s. */
 const STILL_HOLD = 3 * 3600;
 const holdOf = ({ product, evaporation }: Chamber["vessels"][number]): number => {
-  const { holdsFor = USUAL_HOLD, isStill } = modelOf(product);
-  return evaporation === 0 && isStill?.(product) ? STILL_HOLD : holdsFor;
+  const { holdsFor, isStill } = modelOf(product);
+  if (evaporation === 0 && isStill?.(product)) return STILL_HOLD;
+  return holdsFor ?? (evaporation > 0 ? WET_HOLD : USUAL_HOLD);
 };
 
 /** How long the products of a chamber may be held, s: as long as the quickest of them allows. */

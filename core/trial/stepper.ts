@@ -7,6 +7,7 @@ import { absorbed, settleIce, turnIce } from "./ice";
 import { paddedVector, takeStep } from "./kernel";
 import { knotsOf, moveOn, untilMove, type Knots, type Moved } from "./knots";
 import { Leaper } from "./leaper";
+import { keepToGround } from "./leftGround";
 import { nextLeg, setReaders, type Leg } from "./leg";
 import { openMoist } from "./moistAir";
 import type { Mode } from "./modes";
@@ -230,6 +231,8 @@ class Stepper {
       this.maskWas = mask;
       const mode = this.modeOf(mask);
       if (mode !== state.mode || this.stale) {
+        // Light bodies turn where something switches: what has got too hot by then is not missed between two knots.
+        keepToGround(run);
         state.mode = mode;
         this.stale = false;
         state.inputs++;

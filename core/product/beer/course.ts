@@ -49,8 +49,9 @@ export function stepFerment(state: FermentState, kind: ProductKind, t: number, d
     state.lag = 1;
     left = dt - lagLeft;
   }
-  const growth = Math.exp(rate20 * speed * left);
-  const next = (state.done * growth) / (1 + state.done * (growth - 1));
+  // By what is left rather than by what has grown: at a boil the one becomes nothing, the other is no number.
+  const shrinks = Math.exp(-rate20 * speed * left);
+  const next = state.done / (state.done + (1 - state.done) * shrinks);
   const fermented = next - state.done;
   state.done = next;
   return fermented;

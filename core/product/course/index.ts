@@ -43,8 +43,7 @@ export const typedCourse: ProductModel = {
   start: (product, { volume }) => ({ done: SEED, warm: 0, total: fermentationHeat(product, volume) }),
   step: (state, product, { core }, _seconds, span, out) => {
     countWarm(state, product, core, span);
-    const grown = state.done! * Math.exp(rateOf(product) * span);
-    const next = grown / (1 + grown - state.done!);
+    const next = state.done! / (state.done! + (1 - state.done!) * Math.exp(-rateOf(product) * span));
     out.watts = ((next - state.done!) * state.total!) / span;
     state.done = next;
   },

@@ -168,7 +168,11 @@ describe("a trial that leaps", () => {
         if (!input) return;
         const plain = outcome({ ...input, plain: true });
         const leapt = outcome(input);
-        if (typeof plain.trial === "string") expect(leapt.trial).toBe(plain.trial);
+        // One that leaves the ground is looked at where it lands: it may be noticed some minutes later.
+        if (typeof plain.trial === "string") {
+          expect(leapt.trial).toEqual(expect.stringContaining("LeftGround"));
+          return;
+        }
         // Water that is solved together with heat is solved to so near only, and can end at a kink: there a last digit of
         // the state may come to millikelvins, in the plain loop against itself too.
         const near = c.moist ? 5e-3 : 1e-8;
