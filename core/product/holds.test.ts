@@ -1,15 +1,15 @@
-import { modelOf, productDefaults } from ".";
+import { modelOf, productDefaults, USUAL_HOLD } from ".";
 import { feel, HOUR } from "./testing/feel";
 
 // What a trial holds between two looks at a product is a choice of the trial: what it shows must not hang on it.
 describe("products whose heat is held for minutes", () => {
-  it.each(["honey", "sausage", "wholeMuscle", "wine"] as const)(
+  it.each(["honey", "sausage", "wholeMuscle", "wine", "ale", "lager", "farmhouse"] as const)(
     "%s comes to the same in air that swings as looked at ten times as often",
     (kind) => {
       const product = productDefaults(kind);
       const model = modelOf(product);
-      const at = { honey: 42, sausage: 24, wholeMuscle: 13, wine: 18 }[kind];
-      const span = model.holdsFor!;
+      const at = { honey: 42, sausage: 24, wholeMuscle: 13, wine: 18, ale: 19, lager: 11, farmhouse: 24 }[kind];
+      const span = model.holdsFor ?? USUAL_HOLD;
       const [held, fine] = [span, span / 10].map((step) => {
         const state = model.start(product, { volume: 0.001, mass: 1.2 }, at);
         const out = { watts: 0, drying: 0 };

@@ -12,6 +12,9 @@ export interface ProductOutput {
   drying: number;
 }
 
+/** A product's heat is held for some minutes at a time, s: it moves over hours. */
+export const USUAL_HOLD = 300;
+
 /** What is around and in a product while it moves on: the trial fills one of these in again and again. */
 export interface Feels {
   /** Middle and outermost part of the contents, °C. */
@@ -86,7 +89,7 @@ export type ReadingName = "gravity" | "pH" | "weight" | "core" | "iodine" | "loo
  */
 export interface ProductModel {
   kinds: readonly ProductKind[];
-  /** How long a trial may hold its heat and its drying before it moves it on, s: five minutes where it says nothing. */
+  /** How long a trial may hold its heat and its drying before it moves it on, s: `USUAL_HOLD` where it says nothing. */
   holdsFor?: number;
   /** Such a product gives off nothing and counts nothing: it need not be moved on at all. */
   isStill?: (product: Product) => boolean;

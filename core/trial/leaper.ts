@@ -6,11 +6,9 @@ import { Basis, differencesOf, Flight, LONGEST } from "./leap";
 import type { Leg } from "./leg";
 import { feltFrom, type Reader } from "./reader";
 import type { Run, Watcher } from "./run";
-import { stepsUntilNews, limitsOf } from "./waits";
+import { CLEAR, limitsOf, stepsUntilNews } from "./waits";
 import type { Look } from "../program";
 
-/** So much nearer to a point that a unit switches at each step is taken by itself, K: more than a leap can be off. */
-const CLEAR = 1e-9;
 /** Where leaps have been too short to be worth it so many steps are taken one by one before the next try. */
 const PAUSE = 100;
 /** What the last leap counts for in how long they usually are. */

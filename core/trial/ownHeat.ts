@@ -1,6 +1,6 @@
 import { boxes, isBath } from "../chamber";
 import type { CabinetKind, Chamber, Vessel } from "../model";
-import { evaporationHeat, modelOf, saturation, type Around, type Feels } from "../product";
+import { evaporationHeat, modelOf, saturation, USUAL_HOLD, type Around, type Feels } from "../product";
 import { filmOn } from "./filmOn";
 import { isQuick } from "./quick";
 import type { Run } from "./run";
@@ -29,8 +29,6 @@ const ratedFor = (kind: CabinetKind, { evaporationAt }: Pick<Vessel, "evaporatio
   humidity: boxes[kind].cabinet.humidity,
 });
 
-/** A product's heat is held for some minutes at a time, s; it moves over hours. */
-const USUAL_HOLD = 300;
 /** What evaporates by a rated heat answers to it at its surface: held for longer each span would overdo the last, s. */
 const WET_HOLD = 60;
 /** What gives off nothing is looked at so often all the same, s. */

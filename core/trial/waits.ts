@@ -98,8 +98,8 @@ export function mayBeSo(watches: readonly Wait[], held: readonly number[], x: Fl
   return false;
 }
 
-/** So near to what is waited for each step is looked at by itself, K: more than a leap can be off. */
-const CLEAR = 1e-9;
+/** So near to what matters each step is looked at by itself, K: more than a leap can be off. */
+export const CLEAR = 1e-9;
 
 /** Between which temperatures a node stays while what is waited for of it stays as it is. */
 export function limitsOf({ least, value, index }: Wait, held: readonly number[]): { low: number; high: number } {

@@ -1,5 +1,5 @@
 import type { Network } from "../../chamber";
-import { ROOM, stateSpace, type Hold } from "../discretise";
+import { ROOM, stateSpace, type Hold, type StateSpace } from "../discretise";
 import type { Mode } from "../modes";
 import { eigenOf } from "./eigen";
 
@@ -69,10 +69,11 @@ export class Basis {
 
   private constructor(
     mode: Mode,
+    space: StateSpace,
     private readonly dt: number,
     angle: number,
   ) {
-    const { a, b, n, m } = stateSpace(mode.network, mode.cooling);
+    const { a, b, n, m } = space;
     const roots = mode.network.nodes.map((node) => Math.sqrt(node.capacity));
     const symmetric = Float64Array.from({ length: n * n }, (_, at) => {
       const i = Math.floor(at / n);
@@ -153,17 +154,21 @@ export class Basis {
   static of(mode: Mode, dt: number, angle: number): Basis | null {
     const { hold } = mode;
     let basis = kept.get(hold);
-    if (basis === undefined) kept.set(hold, (basis = isSymmetric(mode) ? new Basis(mode, dt, angle) : null));
+    if (basis === undefined) kept.set(hold, (basis = Basis.make(mode, dt, angle)));
     return basis;
+  }
+
+  private static make(mode: Mode, dt: number, angle: number): Basis | null {
+    if (mode.melts) return null;
+    const space = stateSpace(mode.network, mode.cooling);
+    return isSymmetric(space, mode.network) ? new Basis(mode, space, dt, angle) : null;
   }
 }
 
 /** Holds are kept from trial to trial (discretise.ts): what follows from them is kept with them. */
 const kept = new WeakMap<Hold, Basis | null>();
 
-function isSymmetric({ network, cooling, melts }: Mode): boolean {
-  if (melts) return false;
-  const { a, n } = stateSpace(network, cooling);
+function isSymmetric({ a, n }: StateSpace, network: Network): boolean {
   const c = network.nodes.map((node) => node.capacity);
   for (let i = 0; i < n; i++)
     for (let j = 0; j < i; j++) {
