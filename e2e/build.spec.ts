@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { expect, fill, openDemo, test, trialDone } from "./fixtures";
+import { expect, fill, openDemo, stored, test, trialDone } from "./fixtures";
 
 test("a tall vessel does not fit a chest until the collar is on; by keys in the plan it runs into the hump", async ({
   page,
@@ -27,6 +27,7 @@ test("a tall vessel does not fit a chest until the collar is on; by keys in the 
   for (let i = 0; i < 2; i++) await page.keyboard.press("Shift+ArrowUp");
   await expect(bucket).toHaveAttribute("aria-valuetext", /runs into .*(the hump|the ceiling|the back)/);
   await expect(answer).toContainText("It does not fit.");
+  await stored(page);
   await page.reload();
   await trialDone(page);
   await page.getByText("Does it fit?").click();
@@ -63,6 +64,7 @@ test("a vessel with legs, taper and lid stands beside a heater that keeps its di
   await expect(answer).toContainText("It does not fit.");
   await inside.getByRole("button", { name: "Take out Heater" }).click();
   await expect(answer).toContainText("It fits.");
+  await stored(page);
   await page.reload();
   await trialDone(page);
   await page.getByText("Does it fit?").click();
@@ -152,6 +154,7 @@ test("parts: prices typed, what is there, one\u2019s own, electricity, as CSV, k
   const text = readFileSync(await (await saved).path(), "utf8");
   expect(text).toMatch(/Cable gland/);
   expect(text).toMatch(/Upright larder fridge,1,pieces,,,yes/);
+  await stored(page);
   await page.reload();
   await expect(total).toContainText("24.50 still to be bought once");
   await expect(page.getByRole("checkbox", { name: /Upright larder fridge/ })).toBeChecked();

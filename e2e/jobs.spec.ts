@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
-import { expect, fill, openDemo, openTrial, test, trialDone } from "./fixtures";
+import { expect, fill, openDemo, openTrial, stored, test, trialDone } from "./fixtures";
 
 const BEGINS = "2026-12-04T18:30";
 
@@ -243,6 +243,7 @@ test("the library: a program is copied, named, put into a chamber, and comes bac
   await mash.getByLabel("Put a copy into").selectOption({ label: "Larder cabinet, rye saison" });
   await mash.getByRole("button", { name: /^Take it/ }).click();
   await expect(mash.getByRole("alert")).toContainText(/Nothing here has a converted.*Nothing was changed/);
+  await stored(page);
   await page.reload();
   await expect(own.getByRole("heading", { name: "Rye, twice" })).toBeVisible();
 });
@@ -261,6 +262,7 @@ test("a reading stands beside its course, and says at what pace it goes", async 
   await line.getByRole("button", { name: /times the usual pace\. Take that/ }).click();
   await trialDone(page);
   await expect(line).toContainText(/by the course 1\.04[456]/);
+  await stored(page);
   await page.reload();
   await trialDone(page);
   await openTrial(page);

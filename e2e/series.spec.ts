@@ -33,6 +33,7 @@ test("a long record is read beside the page, drawn, run, kept over a reload and 
   const all = await picture(page).locator("path").getAttribute("d");
   await page.getByText(/What the trial sees: 7\sd/).click();
   await expect(picture(page).locator("path")).not.toHaveAttribute("d", all!);
+  await stored(page);
   await page.reload();
   await expect(picture(page).locator("path")).toHaveAttribute("d", all!);
   const other = await context.newPage();

@@ -1,4 +1,4 @@
-import { expect, fill, openDemo, test, trialDone } from "./fixtures";
+import { expect, fill, openDemo, stored, test, trialDone } from "./fixtures";
 
 test("the water in the air: a lane over the trial, what becomes of it, wrong input, as typed, kept over a reload", async ({
   page,
@@ -17,6 +17,7 @@ test("the water in the air: a lane over the trial, what becomes of it, wrong inp
   await fill(page, "Changes of air while shut", "90");
   await expect(water.getByRole("alert")).toContainText(/60/);
   await page.keyboard.press("Escape");
+  await stored(page);
   await page.reload();
   await trialDone(page);
   await page.getByText("Water in the air", { exact: true }).click();

@@ -1,4 +1,4 @@
-import { expect, fill, openDemo, test, trialDone } from "./fixtures";
+import { expect, fill, openDemo, stored, test, trialDone } from "./fixtures";
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import type { Page } from "@playwright/test";
 
@@ -72,6 +72,7 @@ test("what is there is asked, and unknown to begin with; two kinds of mains; wha
   // What protects a part lets no more through than the part is made for.
   await fill(page, "A fuse of its own", "0");
   await expect(says(page)).toContainText("is made for 10 A, and what protects it lets 15 A through");
+  await stored(page);
   await page.reload();
   await trialDone(page);
   await expect(page.getByRole("checkbox", { name: "Wire 1 is laid" })).toBeChecked();
@@ -133,6 +134,7 @@ test("nothing live before every dead test is right and the residual-current devi
   const lamp = page.getByRole("region", { name: "Under a lamp" });
   await expect(lamp).toBeVisible();
   // Readings are kept over a reload; 0 V is a reading.
+  await stored(page);
   await page.reload();
   await trialDone(page);
   await page.getByText("Proof by meter", { exact: true }).click();
@@ -181,6 +183,7 @@ test("the enclosure, the steps of the work with a photo, and every number of the
   );
   await photo.setInputFiles({ name: "p.png", mimeType: "image/png", buffer: Buffer.from(picture, "base64") });
   await expect(page.getByRole("img", { name: "The finished wiring" })).toBeVisible();
+  await stored(page);
   await page.reload();
   await trialDone(page);
   await page.getByText("Order of the work, photo, holes").click();
@@ -245,6 +248,7 @@ test("two cords with contactors, names from the unit's paper, and what one fault
   );
   await page.getByText("Proof by meter", { exact: true }).click();
   await expect(page.getByRole("region", { name: "Before the first test" })).toContainText("Both plugs pulled");
+  await stored(page);
   await page.reload();
   await trialDone(page);
   await expect(wires).toContainText("unit, K1 14");

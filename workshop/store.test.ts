@@ -38,6 +38,9 @@ const own = (name = "Mine"): string => {
 };
 const settingOf = (id: string) => chamberById(id)?.stages[0]!.settings.u1?.setpoint?.value;
 
+/** Whether the page may be left without a question. */
+const leaves = () => window.dispatchEvent(new Event("beforeunload", { cancelable: true }));
+
 beforeAll(() => openWorkshop());
 beforeEach(async () => {
   removeRecords(
@@ -126,8 +129,10 @@ describe("edits", () => {
     expect(editChamber(id, setpoint(18), "setpoint")).toBeNull();
     expect(settingOf(id)).toBe(18);
     expect(useWorkshop.getState().save).toBe("saving");
+    expect(leaves()).toBe(false);
     await quiet();
     expect(useWorkshop.getState().save).toBe("saved");
+    expect(leaves()).toBe(true);
     const stored = await readOne(id);
     expect(stored?.kind === "chamber" && stored.stages[0]!.settings.u1?.setpoint?.value).toBe(18);
   });

@@ -17,6 +17,7 @@ import { nextOn, remember, travelled, type RecordDiff, type Step } from "./histo
 import { stamp } from "./clock";
 import { askToKeep } from "./keeping";
 import { lookForLoss, markKept } from "./kept";
+import { askOnLeaving } from "./leaving";
 import { keepHistory, recallHistory } from "./session";
 import { firstPreferences } from "./preferences";
 import { dropQuarantined, readAll, readOne, storedIds, writeMany } from "./storage";
@@ -43,6 +44,7 @@ const writer = new Writer(writeMany, {
     const same = before.unsaved.length === unsaved.length && unsaved.every((id) => before.unsaved.includes(id));
     if (before.save !== save || before.trouble !== trouble || !same)
       set({ save, trouble, unsaved: same ? before.unsaved : unsaved });
+    askOnLeaving(save !== "saved");
   },
   onWritten: (written) => {
     for (const { id, now: merged } of written) {
