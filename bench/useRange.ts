@@ -2,7 +2,8 @@
 
 import { useEffect, useState } from "react";
 import type { SearchProgress } from "@/core/recommend";
-import { shownOf, type Ensemble, type Trial } from "@/core/trial";
+import type { ChamberRecord } from "@/core/model";
+import { shownOf, type Ensemble, type Shown, type Trial } from "@/core/trial";
 import { pool } from "@/workers";
 import type { LiveTrial } from "./useTrial";
 
@@ -14,9 +15,19 @@ export interface RangeHold {
   failed: boolean;
 }
 
-/** Pause in the edits after which it is worked out, ms: eight trials more are nothing for a hand that is moving. */
+/** Pause in the edits after which it is worked out, ms: forty trials are nothing for a hand that is moving. */
 const SETTLE = 900;
 const NONE: RangeHold = { range: null, progress: null, failed: false };
+
+/** The range of a trial, by as many workers as are free. */
+export async function rangeFor(
+  record: ChamberRecord,
+  shown: Shown,
+  options: Parameters<typeof pool.run>[2],
+): Promise<Ensemble> {
+  const hands = await pool.hands();
+  return pool.run("range", { record, shown, hands }, { ...options, give: hands });
+}
 
 /** Works out the range of the trial on show beside it: the usual course is there at once. */
 export function useRange({ answer, of, busy }: Pick<LiveTrial, "answer" | "of" | "busy">): RangeHold {
@@ -28,8 +39,7 @@ export function useRange({ answer, of, busy }: Pick<LiveTrial, "answer" | "of" |
     const timer = setTimeout(() => {
       const shown = shownOf(answer!.plan.chamber, trial);
       const tell = (progress: unknown) => setHeld({ ...NONE, progress: progress as SearchProgress, trial });
-      pool
-        .run("range", { record: of.record, shown }, { signal: left.signal, progress: tell })
+      rangeFor(of.record, shown, { signal: left.signal, progress: tell })
         .then((range) => setHeld({ ...NONE, range, trial }))
         .catch(() => {
           if (!left.signal.aborted) setHeld({ ...NONE, failed: true, trial });

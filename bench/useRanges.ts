@@ -3,7 +3,8 @@
 import { useEffect, useState } from "react";
 import type { ChamberRecord } from "@/core/model";
 import { shownOf, type Ensemble } from "@/core/trial";
-import { pool, type TrialAnswer } from "@/workers";
+import type { TrialAnswer } from "@/workers";
+import { rangeFor } from "./useRange";
 
 /** What was worked out once for a chamber as it stands: going to its bench and back asks for nothing again. */
 const known = new WeakMap<ChamberRecord, { days: number; range: Ensemble }>();
@@ -29,9 +30,8 @@ export function useRanges(
         if (typeof answer !== "object" || kept(record, answer)) continue;
         const { trial, plan } = answer;
         // Where it cannot be worked out, the usual course stands.
-        const range = await pool
-          .run("range", { record, shown: shownOf(plan.chamber, trial) }, { signal: left.signal })
-          .catch(() => null);
+        const shown = shownOf(plan.chamber, trial);
+        const range = await rangeFor(record, shown, { signal: left.signal }).catch(() => null);
         if (left.signal.aborted) return;
         if (!range) continue;
         known.set(record, { days: trial.days, range });

@@ -21,4 +21,5 @@ const cores = typeof navigator === "undefined" ? 1 : navigator.hardwareConcurren
 export const pool = new Pool(
   new Post(open),
   Array.from({ length: Math.max(1, cores - 1) }, () => new Post(open)),
+  cores === 1,
 );

@@ -1,8 +1,8 @@
 import { newChamber } from "@/core/chamber";
 import { planOf, runTrial, trialOf } from "@/core/trial";
 import { judge } from "@/core/verdict";
-import { desk, drive, Stopped } from "./desk";
-import type { Work } from "./jobs";
+import { desk } from "./desk";
+import { drive, Stopped, type Work } from "./drive";
 
 const record = newChamber("a", "A", "2026-01-01T00:00:00.000Z");
 const never = () => false;

@@ -1,56 +1,8 @@
 import { expose, transfer } from "comlink";
 import { nanoid } from "nanoid";
 import { breath } from "./breath";
-import { helper, jobs, type Around, type Input, type JobName, type Output, type Work } from "./jobs";
-
-/** Longest that a job goes on without letting others have their turn, ms. */
-const SLICE = 16;
-/** At least so often a job that goes on says so, ms. */
-const SIGN = 1000;
-
-/** The job was ended because nobody wants its answer any more. */
-export class Stopped extends Error {}
-
-/**
- * Drives a piece of work to its end in slices.
- * @param tell hears its progress, and null as a mere sign of life
- * @throws Stopped; what the work itself throws
- */
-export async function drive<R>(
-  begin: (around: Around) => Work<R>,
-  stopped: () => boolean,
-  tell: (progress: unknown) => void = () => undefined,
-): Promise<R> {
-  let told = performance.now();
-  const say = (progress: unknown) => {
-    told = performance.now();
-    tell(progress);
-  };
-  const work = begin({ progress: say, stopped });
-  let since = performance.now();
-  let step = work.next();
-  while (!step.done) {
-    let go = () => work.next();
-    if (step.value)
-      go = await step.value.then(
-        (given) => () => work.next(given),
-        // It gets to tidy up after what failed.
-        (error: unknown) => () => work.throw(error),
-      );
-    const now = performance.now();
-    if (now - told > SIGN) say(null);
-    if (now - since > SLICE) {
-      await breath();
-      since = performance.now();
-    }
-    if (stopped()) {
-      work.return(undefined as never);
-      throw new Stopped("It was stopped.");
-    }
-    step = go();
-  }
-  return step.value;
-}
+import { drive, type Around, type Work } from "./drive";
+import { helperThat, jobs, type Input, type JobName, type Output } from "./jobs";
 
 const running = new Map<number, { stopped: boolean }>();
 /** So many times a worker that has nothing to do makes itself quicker. */
@@ -66,6 +18,17 @@ function rest(): void {
     warmings--;
     void drive(jobs.warm, () => running.size > 0).then(rest, () => undefined);
   }, REST);
+}
+
+/** What is lent waits for so long for the worker's own jobs, and looks after them so often, ms. */
+const PATIENCE = 2000;
+const LOOK = 4;
+
+/** Resolves when this worker has nothing of its own to do. */
+async function ownFirst(): Promise<void> {
+  await breath();
+  for (let waited = 0; running.size > 0 && waited < PATIENCE; waited += LOOK)
+    await new Promise((resolve) => setTimeout(resolve, LOOK));
 }
 
 /** Holds a lock for as long as this worker lives; its name, or null where the browser has none (it wants a secure address). */
@@ -116,7 +79,7 @@ export const desk = {
   /** A line on which another worker asks this one for help. */
   lend(): MessagePort {
     const { port1, port2 } = new MessageChannel();
-    expose(helper, port1);
+    expose(helperThat(ownFirst), port1);
     return transfer(port2, [port2]);
   },
 

@@ -17,7 +17,9 @@ import {
   type Tried,
 } from "@/core/recommend";
 import {
-  ensembleSteps,
+  beginEnsemble,
+  drawCourse,
+  gatherEnsemble,
   planBack,
   planOf,
   stretchOf,
@@ -25,9 +27,11 @@ import {
   trialSteps,
   usualGrace,
   type BackPlanned,
+  type Course,
   type Ensemble,
   type FailureGrace,
   type KeptRun,
+  type Member,
   type Metrics,
   type Plan,
   type Shown,
@@ -40,6 +44,7 @@ import { consequencesSaid, proofAnswer, type ProofAnswer, type SaidConsequence, 
 import { breath } from "./breath";
 import type { Envelope, SeriesNotes } from "@/core/series";
 import { deal, type Hand } from "./deal";
+import { drive, type Around, type Work } from "./drive";
 import type { BackupContents } from "@/workshop/backup";
 import type { Packed } from "@/workshop/pack";
 import { packing, readingsFor, shelf } from "./readings";
@@ -70,19 +75,6 @@ export interface ReadProgress {
 /** A table is read in pieces of so many bytes. */
 const PIECE = 512 * 1024;
 
-/** What a job is told by, and what it asks of, the one who drives it. */
-export interface Around {
-  progress: (progress: unknown) => void;
-  /** Nobody wants its answer any more. */
-  stopped: () => boolean;
-}
-
-/**
- * A piece of work in small steps. Between two of them others have their turn, and it can be ended. A promise that it
- * yields is waited for, and its answer given back.
- */
-export type Work<R> = Generator<Promise<unknown> | undefined, R, unknown>;
-
 type Kept = Pick<KeptRun, "run" | "checkpoints">;
 /** The last trials, so that any stretch of them can be looked at closely without running all of it again. */
 const kept = new Map<string, Kept>();
@@ -105,11 +97,29 @@ const buffersOf = ({ low, high, layers, heat, cold, alarm }: Trace): ArrayBuffer
   );
 
 const setupsFor = lastSetups();
-/** What a worker lends to another one's search. */
-export type Helper = { attempt(record: ChamberRecord, options: RecommendOptions, task: Task): Tried };
-export const helper: Helper = {
-  attempt: (record, options, task) => tryTask(setupsFor(record, options), task),
-};
+/** What a worker lends to another one's search, and to its draws. */
+export interface Helper {
+  attempt(record: ChamberRecord, options: RecommendOptions, task: Task): Promise<Tried>;
+  draw(record: ChamberRecord, shown: Shown, step: number, member: Member): Promise<Course>;
+}
+
+/** @param way is waited for between two pieces of what is lent */
+export const helperThat = (way: () => Promise<void>): Helper => ({
+  async attempt(record, options, task) {
+    await way();
+    return tryTask(setupsFor(record, options), task);
+  },
+  async draw(record, shown, step, member) {
+    await readingsFor(record);
+    await way();
+    return drive(
+      () => drawCourse({ plan: planOf(record), shown, step }, member),
+      () => false,
+      undefined,
+      way,
+    );
+  },
+});
 
 /** The last wirings: what was worked out of one is kept with it. */
 const plans = new Map<string, WiringPlan>();
@@ -172,15 +182,29 @@ export const jobs = {
     return usualGrace(plan, metrics);
   },
 
-  /** Between what a trial's products may come out, and when they may be ready: trials of their own. */
-  *range({ record, shown }: { record: ChamberRecord; shown: Shown }, { progress }: Around): Work<Ensemble> {
-    yield readingsFor(record);
-    const steps = ensembleSteps(planOf(record), shown);
-    for (;;) {
-      const { done, value } = steps.next();
-      if (done) return value;
-      if (value) progress(value satisfies SearchProgress);
-      yield;
+  /** Between what a trial's products may come out, and when they may be ready: trials of their own, by many hands. */
+  *range(
+    { record, shown, hands }: { record: ChamberRecord; shown: Shown; hands: MessagePort[] },
+    { progress, stopped }: Around,
+  ): Work<Ensemble> {
+    const helpers = hands.map((port): Remote<Helper> => wrap<Helper>(port));
+    try {
+      yield readingsFor(record);
+      const begun = yield* beginEnsemble(planOf(record), shown);
+      const { step, members } = begun;
+      const of = members.length + 1;
+      progress({ done: 1, of } satisfies SearchProgress);
+      const mine: Hand<Member, Course> = (member) => drive(() => drawCourse(begun, member), stopped);
+      const others = helpers.map(
+        (h): Hand<Member, Course> =>
+          (member) =>
+            h.draw(record, shown, step, member),
+      );
+      const tell = (finished: number) => progress({ done: finished + 1, of } satisfies SearchProgress);
+      const courses = (yield deal(members, [mine, ...others], stopped, tell)) as Course[] | null;
+      return gatherEnsemble(begun, courses ?? []);
+    } finally {
+      for (const port of hands) port.close();
     }
   },
 
@@ -208,7 +232,7 @@ export const jobs = {
       while (!step.done) {
         const batch = step.value;
         const mine: Hand<Task, Tried> = async (task) => {
-          const tried = helper.attempt(batch.record, batch.options, task);
+          const tried = tryTask(setupsFor(batch.record, batch.options), task);
           await breath();
           return tried;
         };

@@ -46,10 +46,12 @@ export class Pool {
   /**
    * @param screen for what is on screen
    * @param rest for everything else
+   * @param alone there is one core: shared work is only slower
    */
   constructor(
     private readonly screen: Place,
     private readonly rest: readonly Place[],
+    private readonly alone = false,
   ) {}
 
   /**
@@ -100,10 +102,15 @@ export class Pool {
     return this.rest.reduce((best, p) => ((this.load.get(p) ?? 0) < (this.load.get(best) ?? 0) ? p : best));
   }
 
-  /** Lines to the workers that have nothing to do, for a job that can share its work; they have to be given. */
+  /**
+   * Lines to the workers that have nothing to do, for a job that can share its work; they have to be given. That of the
+   * screen lends a hand too: what it is asked for itself comes first (desk.ts).
+   */
   async hands(): Promise<MessagePort[]> {
-    const idle = this.rest.filter((p) => (this.load.get(p) ?? 0) === 0).slice(1);
-    // Alone it is only slower.
+    const lead = this.leastBusy();
+    const idle = (this.alone ? [] : [this.screen, ...this.rest]).filter(
+      (p) => p !== lead && (this.load.get(p) ?? 0) === 0,
+    );
     const lent = await Promise.all(idle.map((p) => p.ask((desk) => desk.lend()).catch(() => null)));
     return lent.filter((port) => port !== null);
   }

@@ -4,7 +4,8 @@ import type { ChamberRecord, RoomSeries } from "@/core/model";
 import { celsius } from "@/core/quantity";
 import { planOf, runTrial, trialOf } from "@/core/trial";
 import { seriesBox } from "@/workshop/box";
-import { desk, Stopped } from "./desk";
+import { desk } from "./desk";
+import { Stopped } from "./drive";
 
 const record = newChamber("a", "A", "2026-01-01T00:00:00.000Z");
 const table = (rows: number, at: (i: number) => string) =>

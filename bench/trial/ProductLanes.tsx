@@ -13,7 +13,7 @@ import { Sized } from "./Sized";
 function sayReady(ready: ReadyRange, moment: (s: number) => string, day: (s: number) => string): string {
   const { soon, late } = ready;
   const words = readyWords({ ready: [ready] });
-  if (soon === null || words === null) return "Not ready in any of the nine trials, even where it is quick.";
+  if (soon === null || words === null) return "Not ready even where all of it is as quick as one of twenty.";
   const at = soon < CLOCKED ? moment : day;
   return `${atFirst(words)}: from ${at(soon)}${late === null ? " on" : ` to ${at(late)}`}.`;
 }

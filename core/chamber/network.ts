@@ -88,11 +88,17 @@ function shellConductances(vessel: Vessel, count: number): number[] {
   });
 }
 
+/** What of a chamber its network hangs on. */
+export type Built = Pick<
+  Chamber,
+  "thermal" | "cabinet" | "heaters" | "coolers" | "vessels" | "probes" | "moisture" | "happenings"
+>;
+
 /**
  * Builds the network of a chamber from its thermal parameters (thermal.ts):
  * C_i dT_i/dt = Σ G_ij (T_j − T_i) + G_i,∞ (T_∞ − T_i) + q_i.
  */
-export function buildNetwork(chamber: Chamber): Network {
+export function buildNetwork(chamber: Built): Network {
   const { thermal: t, cabinet } = chamber;
   const nodes: NetworkNode[] = [];
   const links: Link[] = [];

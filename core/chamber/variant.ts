@@ -2,7 +2,7 @@ import type { IcePhase } from "../device";
 import type { Chamber } from "../model";
 import { ICE_HEAT, WATER_HEAT } from "./coolerLaw";
 import { FILM_LEVELS, isStillAir, stirring } from "./films";
-import { buildNetwork, type Link, type Network } from "./network";
+import { buildNetwork, type Built, type Link, type Network } from "./network";
 
 /** What stands differently for a while: each combination is one set of matrices. */
 export interface Conditions {
@@ -40,7 +40,7 @@ const HANGING = 150;
 const LOAD_FILM = 50;
 
 /** The chamber with all that the air touches as a running fan leaves it, or one that has stopped. */
-function stirred(chamber: Chamber, runs: boolean): Chamber {
+function stirred(chamber: Built, runs: boolean): Built {
   const { thermal, cabinet } = chamber;
   const full = stirring(cabinet.kind);
   const [surfaces, bodies] = runs ? [full.surfaces, full.bodies] : [1 / full.surfaces, 1 / full.bodies];
@@ -61,7 +61,7 @@ export const movesByItself = ({ cabinet, thermal }: Pick<Chamber, "cabinet" | "t
 const QUARTER = 0.25;
 
 /** The chamber with the films of still air as a larger difference leaves them. */
-function lively(chamber: Chamber, level: number): Chamber {
+function lively(chamber: Built, level: number): Built {
   const { thermal } = chamber;
   const times = FILM_LEVELS[level]!.times ** (thermal.filmGrows / QUARTER);
   return {
@@ -71,7 +71,7 @@ function lively(chamber: Chamber, level: number): Chamber {
 }
 
 /** The network as it is under other conditions. */
-export function variant(network: Network, chamber: Chamber, conditions: Conditions): Network {
+export function variant(network: Network, chamber: Built, conditions: Conditions): Network {
   const { thermal, cabinet } = chamber;
   // A fan on an outlet gives a still box what its own fan would; where one runs already it adds nothing.
   const slowed = conditions.fanStopped && cabinet.fan && !conditions.stirred;

@@ -91,7 +91,7 @@ export interface ProductModel {
   kinds: readonly ProductKind[];
   /** How long a trial may hold its heat and its drying before it moves it on, s: `USUAL_HOLD` where it says nothing. */
   holdsFor?: number;
-  /** Such a product gives off nothing and counts nothing: it need not be moved on at all. */
+  /** Such a product gives off the same all through and counts nothing: it need hardly be moved on. */
   isStill?: (product: Product) => boolean;
   /** It gives off water by a law of its own. */
   dries?: true;

@@ -3,9 +3,10 @@ import type { CabinetKind, Edit } from "../model";
 import { chance } from "../quantity";
 import { coarse, drawnChamber } from "../testing/draws";
 import { tries } from "../testing/hard";
-import { ensembleSteps, shownOf, type Ensemble } from "./ensemble";
+import { ensembleNow } from "../testing/ensembleNow";
+import { shownOf, type Ensemble } from "./ensemble";
 import { trialOf } from "./input";
-import { design, factorAt, membersOf } from "./members";
+import { design, factorAt, fewMembers, membersOf } from "./members";
 import { normalAt } from "./paces";
 import type { Plan } from "./planWith";
 import { planOf } from "./plan";
@@ -21,13 +22,7 @@ function made(id: string, box: CabinetKind, ...edits: Edit[]): Plan {
   return planOf(beginStages("C")(tried.value));
 }
 
-function ensembleOf(plan: Plan, trial: Trial): Ensemble {
-  const steps = ensembleSteps(plan, shownOf(plan.chamber, trial));
-  for (;;) {
-    const { done, value } = steps.next();
-    if (done) return value;
-  }
-}
+const ensembleOf = (plan: Plan, trial: Trial): Ensemble => ensembleNow(plan, shownOf(plan.chamber, trial));
 
 describe("what is drawn", () => {
   // Abramowitz and Stegun, table 26.1 (values from memory).
@@ -38,20 +33,23 @@ describe("what is drawn", () => {
     [0.05, -1.6449],
   ])("the normal deviate of %d is %d", (share, z) => expect(Math.abs(normalAt(share) - z)).toBeLessThan(1e-3));
 
-  it("every unknown has the same eight values, no two of the first go together, and they reach as far as nine of ten", () => {
-    const table = design(10);
+  // Eight stretched ones end where nine of ten do; of 39 two at either end lie beyond.
+  it.each([
+    ["eight", [-1, -0.6, -0.3, -0.1, 0.1, 0.3, 0.6, 1].map((z) => 1.645 * z)],
+    ["39", Array.from({ length: 39 }, (_, k) => normalAt((k + 0.5) / 39))],
+  ])("every unknown has the same %s values, and no two of the first go together", (_, values) => {
+    const table = design(10, values);
     const columns = table[0]!.map((_, c) => table.map((row) => row[c]!));
     const square = columns[0]!.reduce((sum, z) => sum + z * z, 0);
     columns.forEach((column, c) => {
       expect([...column].sort((a, b) => a - b)).toEqual([...columns[0]!].sort((a, b) => a - b));
-      expect(Math.abs(Math.max(...column) - 1.645)).toBeLessThan(0.15);
       columns
         .slice(0, Math.min(4, c))
         .forEach((other) =>
           expect(Math.abs(other.reduce((sum, z, i) => sum + z * column[i]!, 0) / square)).toBeLessThan(0.4),
         );
     });
-    expect(design(10)).toEqual(table);
+    expect(design(10, values)).toEqual(table);
   });
 
   it("a factor stands at the end of its span at nine of ten, and at one as is usual", () => {
@@ -63,8 +61,12 @@ describe("what is drawn", () => {
   it("nothing that a person typed moves, and neither does a recorded room", () => {
     const plan = made("ale", "upright", { section: "thermal", field: "liningToRoom", value: 3 });
     const members = membersOf(plan.chamber);
-    expect(members).toHaveLength(8);
-    expect(new Set(members.map((m) => JSON.stringify(m))).size).toBe(8);
+    expect(members).toHaveLength(39);
+    // Abramowitz and Stegun, table 26.1: nine of ten lie within 1.645 (from memory).
+    const beyond = members.filter((m) => Math.abs(m.loss) > 1.6449).length;
+    expect(beyond).toBe(4);
+    expect(Math.max(...fewMembers(plan.chamber).map((m) => m.loss))).toBeCloseTo(1.645, 0);
+    expect(new Set(members.map((m) => JSON.stringify(m))).size).toBe(39);
   });
 });
 
@@ -80,7 +82,7 @@ describe("between when and when it is ready", () => {
     const plan = made(id, box);
     const trial = runTrial(trialOf(plan, days));
     const { ready, figures, trials } = ensembleOf(plan, trial);
-    expect(trials).toBe(9);
+    expect(trials).toBe(40);
     const [range] = ready;
     expect(ready).toHaveLength(1);
     expect(range!.usual).toBe(doneAt(plan.chamber, trial));

@@ -66,7 +66,7 @@ const LONGEST = 200;
 const DAY = 86_400;
 
 /** What one member of an ensemble came to. */
-interface Course {
+export interface Course {
   /** By vessel and figure, bin by bin of what is shown. */
   figures: Map<string, Float32Array>;
   /** When its program has done what it is there for; null: not within what was looked at. */
@@ -154,69 +154,78 @@ export function* roughlyDone(plan: Plan, member: Member): Generator<undefined, n
   return (yield* courseOf(plan, member, nothing, STEP)).done;
 }
 
-/** The first, the last of what some members came to; null where one of them did not get there. */
+/** Of forty the two at either end stand outside of nine of ten. */
+const OUTSIDE = 2;
+
+/** From the first to the last that nine of ten came to; null: so late that it was not looked at. */
 function between(times: readonly (number | null)[], usual: number | null): Omit<ReadyRange, "index"> {
-  const there = times.filter((t): t is number => t !== null);
-  const all = usual === null ? there : [...there, usual];
-  return {
-    soon: all.length > 0 ? Math.min(...all) : null,
-    usual,
-    late: there.length === times.length && usual !== null ? Math.max(...all) : null,
-  };
+  const all = [...times, usual].map((t) => t ?? Infinity).sort((a, b) => a - b);
+  const at = (index: number) => (all[index]! === Infinity ? null : all[index]!);
+  return { soon: at(OUTSIDE), usual, late: usual === null ? null : at(all.length - 1 - OUTSIDE) };
+}
+
+/** Between what nine of ten lie of the usual value and of others, each list in order. */
+function nineOfTen(usual: number, others: Float64Array): [low: number, high: number] {
+  others.sort();
+  const [low, high] = [others[OUTSIDE]!, others[others.length - 1 - OUTSIDE]!];
+  return [Math.min(usual, low), Math.max(usual, high)];
+}
+
+/** An ensemble that is begun: its usual course is there, and what the others are drawn with. */
+export interface Begun {
+  plan: Plan;
+  shown: Shown;
+  usual: Course;
+  /** Step of the others, s. */
+  step: number;
+  members: Member[];
 }
 
 /**
- * The range of a trial: trials of their own in which product, box, devices and room are other than usual, all of them
- * together. What stands on show is the usual one; its end is taken over.
+ * Begins the range of a trial: trials of their own in which product, box, devices and room are other than usual, all of
+ * them together. What stands on show is the usual one; its end is taken over.
  */
-export function* ensembleSteps(
-  plan: Plan,
-  shown: Shown,
-): Generator<{ done: number; of: number } | undefined, Ensemble> {
-  const { chamber } = plan;
-  const members = membersOf(chamber);
-  const of = members.length + 1;
+export function* beginEnsemble(plan: Plan, shown: Shown): Generator<undefined, Begun> {
   // What is not done in a week and more is stepped as coarsely at once.
   const slow = shown.done === null && shown.days >= LONG_SHOWN;
   const usual = yield* courseOf(plan, null, shown, slow ? LONG_STEP : STEP);
   const takes = Math.max(usual.done ?? 0, ...usual.wanted.map((w) => w ?? 0));
-  const step = takes > LONG * DAY ? LONG_STEP : STEP;
-  const courses: Course[] = [];
-  for (const member of members) {
-    yield { done: courses.length + 1, of };
-    courses.push(yield* courseOf(plan, member, shown, step));
-  }
+  return { plan, shown, usual, step: takes > LONG * DAY ? LONG_STEP : STEP, members: membersOf(plan.chamber) };
+}
+
+/** A member's part of it: a trial that hangs on no other one. */
+export const drawCourse = ({ plan, shown, step }: Omit<Begun, "usual" | "members">, member: Member) =>
+  courseOf(plan, member, shown, step);
+
+/** Puts together what all members came to. */
+export function gatherEnsemble({ plan: { chamber }, shown, usual }: Begun, courses: readonly Course[]): Ensemble {
+  const trials = courses.length + 1;
+  const others = new Float64Array(courses.length);
   const figures = [...usual.figures].map(([key, own]): FigureRange => {
     const [index, name] = key.split(" ") as [string, string];
     const low = own.slice();
     const high = own.slice();
-    for (const course of courses)
-      course.figures.get(key)!.forEach((v, i) => {
-        if (v < low[i]!) low[i] = v;
-        if (v > high[i]!) high[i] = v;
-      });
+    const lists = courses.map((c) => c.figures.get(key)!);
+    own.forEach((v, i) => {
+      lists.forEach((list, k) => (others[k] = list[i]!));
+      [low[i], high[i]] = nineOfTen(v, others);
+    });
     return { index: Number(index), name, low, high };
   });
   // Where a program says when all is done, that is the answer, and no other stands beside it.
-  if (endsByItself(chamber))
+  if (endsByItself(chamber)) {
+    const done = courses.map((c) => c.done);
     return {
       figures,
-      ready: [
-        {
-          index: -1,
-          ...between(
-            courses.map((c) => c.done),
-            usual.done === null ? null : (shown.done ?? usual.done),
-          ),
-        },
-      ],
-      trials: of,
+      ready: [{ index: -1, ...between(done, usual.done === null ? null : (shown.done ?? usual.done)) }],
+      trials,
     };
+  }
   const ready = chamber.vessels.flatMap((_, index): ReadyRange[] => {
     const times = courses.map((c) => c.wanted[index]!);
     const { product } = chamber.vessels[index]!;
     const aims = modelOf(product).observables.some((o) => o.limit?.(product)?.aim);
     return aims ? [{ index, ...between(times, usual.wanted[index]!) }] : [];
   });
-  return { figures, ready, trials: of };
+  return { figures, ready, trials };
 }

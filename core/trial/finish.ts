@@ -2,7 +2,7 @@ import type { Program } from "../model";
 import { isAttended, localMoment, localSeconds } from "../program";
 import { roughlyDone } from "./ensemble";
 import { trialOf, type TrialInput } from "./input";
-import { memberPlan, membersOf, memberUnknowns, type Member } from "./members";
+import { fewMembers, memberPlan, memberUnknowns, type Member } from "./members";
 import { spanOf } from "./paces";
 import type { Plan } from "./planWith";
 import { trialSteps, type Trial } from "./runTrial";
@@ -86,7 +86,7 @@ export function* planBack(plan: Plan, finishBy: string): Generator<undefined, Ba
   if (plan.chamber.stages.some((s) => s.ends.some((e) => e.kind === "date")))
     return { ok: false, problem: "A stage ends at a date. Let it end after a time, or at a figure, first." };
   const varied = vessels.filter((v) => spanOf(v.product)).length;
-  const members = membersOf(plan.chamber);
+  const members = fewMembers(plan.chamber);
   /** The slow case: found once, and looked for again where the beginning has moved it. */
   let slow: Member | null = null;
   // Days away on the calendar: s since 1970, as all local moments here.

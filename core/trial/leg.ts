@@ -11,6 +11,8 @@ export interface Leg {
   first: number;
   /** The step after its last. */
   last: number;
+  /** A stage begins with it, or something happens: it is not only where somebody looked. */
+  fresh: boolean;
   now: Situation;
   /** What each controller works with. */
   numbers: OnOffNumbers[];
@@ -29,7 +31,8 @@ export function nextLeg(run: Run, desk: Desk, readers: readonly Reader[], until:
   const { chamber, dt } = input;
   const programmed = isProgrammed(plan);
   if (programmed) takeDue(plan, program, first * dt);
-  const change = changeSteps(input).find((s) => s > first) ?? Infinity;
+  const changes = changeSteps(input);
+  const change = changes.find((s) => s > first) ?? Infinity;
   const due = programmed ? Math.max(first + 1, Math.ceil(nextMoment(plan, program) / dt - 1e-9)) : Infinity;
   const now = situationAt(input, first);
   // Devices that only their outlet decides over need no further questions.
@@ -52,6 +55,7 @@ export function nextLeg(run: Run, desk: Desk, readers: readonly Reader[], until:
   return {
     first,
     last: Math.min(until, change, due),
+    fresh: changes.includes(first) || Math.abs(program.since - first * dt) < dt,
     now,
     numbers: numbersNow(input, now, program),
     waits,

@@ -21,9 +21,10 @@ export interface Member {
   room: number;
 }
 
-/** A box that is tried, beside the usual one: so many others. */
-const MEMBERS = 8;
-/** The ends of eight evenly spread draws lie a little within nine of ten: stretched to them (checked in ensemble.test.ts). */
+/** How many are drawn for what is shown as a range: with the usual one they are forty, of which 36 are nine of ten. */
+const DRAWN = 39;
+/** Few that stand for all where each is tried again and again; the ends of eight lie within nine of ten: stretched to them. */
+const FEW = 8;
 const STRETCHED = 1.15;
 /** A heater's label is good to a tenth; a room that nobody has recorded to so many kelvins (estimates). */
 const POWER_SPAN = [0.9, 1.1] as const;
@@ -33,26 +34,27 @@ const ORDERS = 60;
 const SEED = 20261201;
 
 /** Evenly spread deviations, one from each of as many equal shares. */
-const strata = Array.from({ length: MEMBERS }, (_, k) => STRETCHED * normalAt((k + 0.5) / MEMBERS));
+const strata = (count: number, stretched = 1): number[] =>
+  Array.from({ length: count }, (_, k) => stretched * normalAt((k + 0.5) / count));
 
 /**
  * A table of deviations, a row for each member and a column for each unknown: every column has the same values, in an
  * order in which no two columns go together (Latin hypercube, McKay and others 1979).
  */
-export function design(columns: number): number[][] {
+export function design(columns: number, values: readonly number[]): number[][] {
   const random = chance(SEED);
   const shuffled = (): number[] => {
-    const list = [...strata];
+    const list = [...values];
     for (let i = list.length - 1; i > 0; i--) {
       const k = Math.floor(random() * (i + 1));
       [list[i], list[k]] = [list[k]!, list[i]!];
     }
     return list;
   };
-  const square = strata.reduce((sum, z) => sum + z * z, 0);
+  const square = values.reduce((sum, z) => sum + z * z, 0);
   const alike = (a: readonly number[], b: readonly number[]) =>
     Math.abs(a.reduce((sum, z, i) => sum + z * b[i]!, 0)) / square;
-  const table: number[][] = [[...strata]];
+  const table: number[][] = [[...values]];
   while (table.length < columns) {
     let best = shuffled();
     const worst = (of: readonly number[]) => Math.max(...table.slice(0, 4).map((t) => alike(t, of)));
@@ -62,15 +64,22 @@ export function design(columns: number): number[][] {
     }
     table.push(best);
   }
-  return strata.map((_, k) => table.slice(0, columns).map((column) => column[k]!));
+  return values.map((_, k) => table.slice(0, columns).map((column) => column[k]!));
 }
 
+type Of = Pick<Chamber, "vessels">;
+
 /** The members of a chamber's ensemble. */
-export function membersOf({ vessels }: Pick<Chamber, "vessels">): Member[] {
+export const membersOf = (chamber: Of): Member[] => membersWith(chamber, strata(DRAWN));
+
+/** A few members whose ends stand for the ends of nine of ten. */
+export const fewMembers = (chamber: Of): Member[] => membersWith(chamber, strata(FEW, STRETCHED));
+
+function membersWith({ vessels }: Of, values: readonly number[]): Member[] {
   const unknown = vessels.map(({ product }) => modelOf(product).unknowns ?? []);
   const shared = 7;
   const columns = vessels.length + unknown.reduce((sum, list) => sum + list.length, 0) + shared;
-  return design(columns).map((row) => {
+  return design(columns, values).map((row) => {
     let next = 0;
     const draw = () => row[next++]!;
     const slow = vessels.map(draw);

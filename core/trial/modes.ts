@@ -1,7 +1,8 @@
-import { variant, type Conditions, type Network } from "../chamber";
+import { buildNetwork, variant, type Built, type Conditions, type Network } from "../chamber";
 import type { Chamber } from "../model";
 import { holdOf, ROOM, type Hold } from "./discretise";
 import { padded, type Padded } from "./kernel";
+import { memo } from "./memo";
 
 /** One set of matrices: the chamber under some conditions, with some of its coolers running. */
 export interface Mode {
@@ -40,13 +41,13 @@ function absorbOf(network: Network, hold: Hold, ice: number): Float64Array {
 const keyOf = (c: Conditions, cooling: number) =>
   `${c.open}|${c.fanStopped}|${c.stirred}|${c.film}|${c.probes.join()}|${c.loadsIn}|${c.out.join()}|${c.ice.join()}|${cooling}`;
 
-/** The modes of a run, made when they are first met. */
+/** The modes of a network, made when they are first met. */
 export class Modes {
   private readonly made = new Map<string, Mode>();
 
   constructor(
     private readonly network: Network,
-    private readonly chamber: Chamber,
+    private readonly chamber: Built,
     private readonly dt: number,
   ) {}
 
@@ -71,3 +72,38 @@ export class Modes {
     return mode;
   }
 }
+
+/** A network and its modes. */
+export interface Laid {
+  network: Network;
+  modes: Modes;
+}
+
+/** As many as a search runs: three seasons, and eight corners of what is not known in each. */
+const MOST_KEPT = 32;
+
+const laid = memo(({ dt, ...chamber }: Built & { dt: number }): Laid => {
+  const network = buildNetwork(chamber);
+  return { network, modes: new Modes(network, chamber, dt) };
+}, MOST_KEPT);
+
+/**
+ * The network of a chamber with its modes, those of the last trials kept: a search, a dragged handle and draws of a product
+ * ask for the same again and again.
+ * @param dt step, s
+ */
+export const laidFor = (
+  { thermal, cabinet, heaters, coolers, vessels, probes, moisture, happenings }: Chamber,
+  dt: number,
+): Laid =>
+  laid({
+    dt,
+    thermal,
+    cabinet,
+    heaters,
+    coolers,
+    vessels,
+    probes,
+    moisture,
+    happenings: happenings.filter((h) => h.kind === "loadIn"),
+  });

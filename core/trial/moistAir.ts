@@ -37,11 +37,11 @@ export function openMoist(state: MoistState | null, from: number, to: number): v
   state.openTo = Math.max(state.openTo, to);
 }
 
-/** Air that goes through the open door over the coming span, m³/s: each opening stands in the books once. */
-function doorOver({ state, input }: Run, span: number): number {
+/** Air that goes through the open door until a moment, s, m³/s over a span: each opening stands in the books once. */
+function doorUntil({ state, input }: Run, until: number, span: number): number {
   const m = state.moisture!;
   const from = Math.max(m.openFrom, m.openDone);
-  const to = Math.min(m.openTo, state.step * input.dt + span);
+  const to = Math.min(m.openTo, until);
   if (to <= from) return 0;
   m.openDone = to;
   return (((to - from) / span) * input.chamber.thermal.openToRoom) / AIR_HEAT;
@@ -73,8 +73,26 @@ export function humidityAhead(run: Run, span: number, power: boolean): number | 
   return Math.min(1, relativeHumidity(m.felt, air));
 }
 
-/** Moves the water on over the coming span and says whether the heat that goes with it has changed. */
-export function moveMoisture(run: Run, span: number, power: boolean): boolean {
+/**
+ * Whether there is no water in a box but what its air holds, at either end of what is estimated: until something switches
+ * nothing but its change with the room moves it.
+ */
+export function isDry({ moist, state }: Run): boolean {
+  const m = state.moisture;
+  if (!moist?.bare || !m || m.moves < m.air.length) return false;
+  return m.air.every(({ film, onto }) => film.every((kg) => kg === 0) && onto.every((flow) => flow === 0));
+}
+
+/**
+ * Moves the water on over a span and says whether the heat that goes with it has changed.
+ * @param until the moment at which the span ends, s
+ */
+export function moveMoisture(
+  run: Run,
+  span: number,
+  power: boolean,
+  until = run.state.step * run.input.dt + span,
+): boolean {
   const { moist, state, at, input } = run;
   const m = state.moisture;
   if (!moist || !m) return false;
@@ -82,9 +100,10 @@ export function moveMoisture(run: Run, span: number, power: boolean): boolean {
   let given = 0;
   for (let v = 0; v < evaporated.length; v++) given += evaporated[v]!;
   m.given = given / PRODUCT_EVAPORATION;
-  // The ends of the estimates move on at every second step, by twice as much.
+  // The ends of the estimates move on at every second step, by all that they are behind.
   const upTo = !input.lean && (m.moves++ & 1) === 1 ? moist.around.length : 1;
-  const coming: Coming = { span, power, door: doorOver(run, span), upTo };
+  const coming: Coming = { span, power, door: doorUntil(run, until, span), upTo };
+  m.behind += span;
   const temperatures = temperaturesNow(run, moist);
   meet(run, moist, coming, temperatures);
   // Where the heat of the water would run away within a step, both are solved together, at its end.
@@ -94,11 +113,12 @@ export function moveMoisture(run: Run, span: number, power: boolean): boolean {
   for (let k = 0; k < upTo; k++) {
     const water = m.air[k]!;
     if (k > 0) {
-      ends[k]!.span = 2 * span;
+      ends[k]!.span = m.behind;
       moveWater(moist, water, ends[k]!, temperatures, null);
     } else m.electric += moveWater(moist, water, ends[k]!, temperatures, heat) * span;
     m.humidity[k] = Math.min(1, relativeHumidity(water.vapour, temperatures[0]!));
   }
+  if (upTo > 1) m.behind = 0;
   for (let j = 0; j < surfaces; j++) {
     const film = usual.film[j]!;
     if (film > m.most[j]!) m.most[j] = film;

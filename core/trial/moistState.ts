@@ -34,8 +34,9 @@ export interface MoistState {
   /** What products give off now, kg/s, and the vapour in the air that they felt. */
   given: number;
   felt: number;
-  /** Steps so far. */
+  /** Steps so far, and how far the ends of the estimates are behind, s. */
   moves: number;
+  behind: number;
   /** The last opening, s, and how far it is in the books. */
   openFrom: number;
   openTo: number;
@@ -75,6 +76,8 @@ export interface Moist {
   drying: number;
   /** Whether anything dries by its own law. */
   dries: boolean;
+  /** Nothing in it gives water off or takes any: no tray, no wet vessel, nothing that dries, no device for it. */
+  bare: boolean;
   /** Of each vessel: what is wet of it, and all of its surface, m³/s. */
   wetBy: Float64Array;
   open: Float64Array;
@@ -115,9 +118,13 @@ export function moistOf(chamber: Chamber, network: Network): Moist | null {
     absorber.conductance = GEL.conductance * moisture.absorber;
     absorber.holds = GEL_TAKES * moisture.absorber;
   }
+  const dries = vessels.some((v) => v.evaporation > 0 || modelOf(v.product).dries === true);
+  const { tray, absorber, humidifier, dehumidifier } = moisture;
   return {
     volume,
     surfaces,
+    dries,
+    bare: !dries && tray + absorber + humidifier + dehumidifier === 0 && vessels.every((v) => v.wetShare === 0),
     areas: Float64Array.from([
       Math.max(0.01, inside.area),
       ...coolers.map((c) => c.toAir / PLATE_FILM),
@@ -133,7 +140,6 @@ export function moistOf(chamber: Chamber, network: Network): Moist | null {
     tray: (moisture.tray * STILL) / MASS_FROM_HEAT,
     dryer: moisture.dehumidifier / (vapourIn(RATED.humidity, RATED.t) - saturated(COIL)),
     drying: (1.5 * vesselAreas.reduce((a, b) => a + b, 0) * filmOn(cabinet)) / MASS_FROM_HEAT,
-    dries: vessels.some((v) => v.evaporation > 0 || modelOf(v.product).dries === true),
     wetBy: Float64Array.from(vessels, (v, i) => v.wetShare * open[i]!),
     open: Float64Array.from(open),
     scratch: new Float64Array(1 + surfaces),
@@ -152,6 +158,7 @@ export function startMoist(chamber: Chamber, moist: Moist, room: number): MoistS
     given: 0,
     felt: vapour,
     moves: 0,
+    behind: 0,
     openFrom: -1,
     openTo: -1,
     openDone: -1,
@@ -172,3 +179,25 @@ export const copyMoist = (m: MoistState): MoistState => ({
   mostIce: m.mostIce.slice(),
   wetFor: m.wetFor.slice(),
 });
+
+const copyAirInto = (from: AirWater, into: AirWater): void => {
+  const { film, ice, fromWet, onto, off } = into;
+  film.set(from.film);
+  ice.set(from.ice);
+  fromWet.set(from.fromWet);
+  onto.set(from.onto);
+  off.set(from.off);
+  Object.assign(into, from, { film, ice, fromWet, onto, off });
+};
+
+/** Makes one state that is there already the same as another. */
+export function copyMoistInto(from: MoistState, into: MoistState): void {
+  const { air, humidity, latent, most, mostIce, wetFor } = into;
+  from.air.forEach((water, k) => copyAirInto(water, air[k]!));
+  humidity.set(from.humidity);
+  latent.set(from.latent);
+  most.set(from.most);
+  mostIce.set(from.mostIce);
+  wetFor.set(from.wetFor);
+  Object.assign(into, from, { air, humidity, latent, most, mostIce, wetFor });
+}

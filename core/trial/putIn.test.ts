@@ -12,7 +12,8 @@ import { applyEdits, type CabinetKind, type ChamberRecord, type Edit } from "../
 import { trialOf } from "./input";
 import { planOf } from "./plan";
 import { runTrial } from "./runTrial";
-import { ensembleSteps, shownOf } from "./ensemble";
+import { ensembleNow } from "../testing/ensembleNow";
+import { shownOf } from "./ensemble";
 import { todoList } from "./todo";
 
 const edit = (section: string, field: string, value: unknown, id?: string) =>
@@ -87,10 +88,8 @@ describe("a vessel that is put in later", () => {
   });
 
   it("has a span from then on", () => {
-    const steps = ensembleSteps(late.plan, shownOf(late.plan.chamber, late.trial));
-    let next = steps.next();
-    while (!next.done) next = steps.next();
-    const range = next.value.figures.find((s) => s.index === 1 && s.name === "logs")!;
+    const { figures } = ensembleNow(late.plan, shownOf(late.plan.chamber, late.trial));
+    const range = figures.find((s) => s.index === 1 && s.name === "logs")!;
     expect(range.low[bin(1)]).toBeNaN();
     expect(range.high[bins - 1]!).toBeGreaterThanOrEqual(range.low[bins - 1]!);
   });

@@ -1,4 +1,4 @@
-import { buildNetwork, type Network } from "../chamber";
+import type { Network } from "../chamber";
 import { aroundAt, dailyWave, isDaily, recordedTemperature, wavePhase } from "../climate";
 import { freshOutlet, NO_READING, powerUp } from "../controller";
 import { freshCooler, freshHeater } from "../device";
@@ -10,7 +10,8 @@ import { paddedVector } from "./kernel";
 import { aroundOf, type Around, type Flight } from "./leap";
 import { memo } from "./memo";
 import { moistOf, startMoist, type Moist } from "./moistState";
-import { Modes } from "./modes";
+import { laidFor, type Modes } from "./modes";
+import { freshPace } from "./pace";
 import type { RunState } from "./state";
 import { situationAt } from "./timeline";
 
@@ -65,7 +66,7 @@ const roomByStep = memo((weather: Weather) => {
 /** Sets up a trial: box and devices at the room's temperature, each vessel, load and the ice at their own. */
 export function startRun(input: TrialInput): Run {
   const { chamber } = input;
-  const network = buildNetwork(chamber);
+  const { network, modes } = laidFor(chamber, input.dt);
   const { room, recorded } = chamber;
   const happenings = chamber.happenings.filter((h) => h.kind === "weather");
   const weather = { room, recorded, happenings };
@@ -82,7 +83,6 @@ export function startRun(input: TrialInput): Run {
     if (iceMass > 0) x[node] = chamber.coolers[i]!.iceStart;
   });
   const steps = Math.round((input.days * 86_400) / input.dt);
-  const modes = new Modes(network, chamber, input.dt);
   const at = inputsOf(network);
   const u = new Float64Array(at.count);
   u[at.constant] = 1;
@@ -116,6 +116,10 @@ export function startRun(input: TrialInput): Run {
       program: startProgram(plan),
       felt: x.slice(),
       feltAt: -1,
+      bend: Infinity,
+      drift: 0,
+      paces: { products: freshPace(), water: freshPace() },
+      before: { products: null, moisture: null },
       heat: new Float64Array(network.vessels.length),
       evaporated: new Float64Array(network.vessels.length),
       u,

@@ -3,7 +3,8 @@ import { applyEdits, type Edit } from "../model";
 import { trialOf } from "./input";
 import { planOf } from "./plan";
 import { runTrial } from "./runTrial";
-import { ensembleSteps, shownOf, type FigureRange } from "./ensemble";
+import { ensembleNow } from "../testing/ensembleNow";
+import { shownOf, type FigureRange } from "./ensemble";
 import { paceBy, readAgainst } from "./spread";
 
 function tried(id: string, box: (typeof jobs)[number]["boxes"][number], days: number) {
@@ -17,11 +18,7 @@ function tried(id: string, box: (typeof jobs)[number]["boxes"][number], days: nu
 
 /** The ranges of a trial's figures. */
 function rangesOf(plan: ReturnType<typeof planOf>, trial: ReturnType<typeof runTrial>): FigureRange[] {
-  const steps = ensembleSteps(plan, shownOf(plan.chamber, trial));
-  for (;;) {
-    const { done, value } = steps.next();
-    if (done) return value.figures;
-  }
+  return ensembleNow(plan, shownOf(plan.chamber, trial)).figures;
 }
 
 describe("a reading against the course", () => {

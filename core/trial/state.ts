@@ -4,6 +4,7 @@ import type { ProductState } from "../product";
 import { copyProgram, type ProgramState } from "../program";
 import { copyMoist, type MoistState } from "./moistState";
 import type { Mode } from "./modes";
+import type { Pace } from "./pace";
 
 /** Everything that changes in the course of a trial; plain data, so that a trial can go on from any saved moment. */
 export interface RunState {
@@ -22,6 +23,13 @@ export interface RunState {
   /** Temperatures of all nodes as products last moved, °C, and the step of it; −1: they have not. */
   felt: Float64Array;
   feltAt: number;
+  /** How far a body would be put off by the run of its own heat, K for each s² that it is held. */
+  bend: number;
+  /** How quickly what products feel has moved lately, K a step. */
+  drift: number;
+  /** The spans over which products and water are held, and what they were before the present ones; null: as long as ever. */
+  paces: { products: Pace; water: Pace };
+  before: { products: ProductState[] | null; moisture: MoistState | null };
   /** Own heat of each vessel now, and what evaporation takes, W. */
   heat: Float64Array;
   evaporated: Float64Array;
@@ -54,6 +62,13 @@ export const copyState = (state: RunState): RunState => ({
   program: copyProgram(state.program),
   felt: state.felt.slice(),
   feltAt: state.feltAt,
+  bend: state.bend,
+  drift: state.drift,
+  paces: { products: { ...state.paces.products }, water: { ...state.paces.water } },
+  before: {
+    products: state.before.products?.map((p) => ({ ...p })) ?? null,
+    moisture: state.before.moisture && copyMoist(state.before.moisture),
+  },
   heat: state.heat.slice(),
   evaporated: state.evaporated.slice(),
   u: state.u.slice(),

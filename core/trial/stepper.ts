@@ -5,7 +5,7 @@ import { deskOf, stepHindered, type Desk } from "./hindered";
 import { filmNow } from "./filmNow";
 import { absorbed, settleIce, turnIce } from "./ice";
 import { paddedVector, takeStep } from "./kernel";
-import { knotsOf, moveOn, untilMove, type Knots, type Moved } from "./knots";
+import { cutSpans, cutWater, knotsOf, moveOn, untilMove, type Knots, type Moved } from "./knots";
 import { Leaper } from "./leaper";
 import { keepToGround } from "./leftGround";
 import { nextLeg, setReaders, type Leg } from "./leg";
@@ -109,7 +109,7 @@ class Stepper {
       this.turn();
       const room = rooms[this.roomAt]!;
       watcher.sample(state, room);
-      const leapt = leaps ? this.leaper.leap(leg, Math.min(untilMove(this.knots, step), last - step), watcher) : 0;
+      const leapt = leaps ? this.leaper.leap(leg, Math.min(untilMove(state), last - step), watcher) : 0;
       if (leapt === 0) this.move(room);
       step += this.pass(leapt || 1);
     }
@@ -125,6 +125,7 @@ class Stepper {
     conditions.ice = state.coolers.map((c) => c.ice);
     conditions.film = state.film;
     if (conditions.open) openMoist(state.moisture, first * input.dt, last * input.dt);
+    if (leg.fresh) cutSpans(state, this.knots);
     this.byMask = [];
     this.failing = now.coolers.reduce((bits, c, i) => (c.fails ? bits | (1 << i) : bits), 0);
     desk.loadWatts = 0;
@@ -142,7 +143,7 @@ class Stepper {
 
   private knot(): void {
     const { run, moved, leg, knots } = this;
-    moveOn(run, knots, leg.now, moved);
+    moveOn(run, knots, leg, this.look, moved);
     if (moved.inputs) this.stale = true;
     if (moved.films) {
       this.byMask = [];
@@ -239,6 +240,7 @@ class Stepper {
         fixedPart(mode, state.u, this.fixed);
       }
     }
+    if (state.on !== on) cutWater(state, this.knots);
     state.on = on;
     state.heating = (on & ((1 << this.powers.length) - 1)) !== 0;
     state.cooling = cooled !== 0;

@@ -98,6 +98,14 @@ export function mayBeSo(watches: readonly Wait[], held: readonly number[], x: Fl
   return false;
 }
 
+/** Whether a figure that is waited for has come to it, or is no longer there, since that was looked at. */
+export const figureTurns = (waits: readonly Wait[], held: readonly number[], look: Look): boolean =>
+  waits.some(({ figure, observable, least, value, index }) => {
+    if (!figure) return false;
+    const figured = look(observable, least);
+    return (least ? figured >= value : figured <= value) !== held[index]! >= 0;
+  });
+
 /** So near to what matters each step is looked at by itself, K: more than a leap can be off. */
 export const CLEAR = 1e-9;
 

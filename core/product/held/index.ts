@@ -13,6 +13,14 @@ export function curveHeat(curve: Product["heatCurve"], hours: number): number {
   return 0;
 }
 
+/** A curve that outlasts any trial, hours. */
+const OUTLASTS = 2400;
+
+/** Whether a curve stands at one height all through. */
+const isLevel = (curve: Product["heatCurve"]): boolean =>
+  curve.length === 0 ||
+  (curve[0]!.hours <= 0 && curve.at(-1)!.hours >= OUTLASTS && curve.every((p) => p.watts === curve[0]!.watts));
+
 /** Moist food that nothing holds back counts its hours between cold and hot. */
 export const warmHeld: ProductObservable = {
   name: "warmHeld",
@@ -34,7 +42,7 @@ export function countWarm(state: Record<string, number>, { holds }: Product, cor
 /** What is only held at a temperature, with the heat of its own that somebody has typed in as a curve. */
 export const held: ProductModel = {
   kinds: ["hold"],
-  isStill: ({ heatCurve, holds }) => heatCurve.length === 0 && holds !== "moist",
+  isStill: ({ heatCurve, holds }) => isLevel(heatCurve) && holds !== "moist",
   defaults: () => ({}),
   start: () => ({ warm: 0 }),
   step: (state, product, { core }, seconds, span, out) => {

@@ -3,20 +3,6 @@ import { ROOM, stateSpace, type Hold, type StateSpace } from "../discretise";
 import type { Mode } from "../modes";
 import { eigenOf } from "./eigen";
 
-/** What a leap of so many steps needs of each mode of the network: all for rates μ over steps of dt, λ = e^(−μ·dt). */
-export interface Power {
-  /** λ^L, and 1 + λ + … + λ^(L−1). */
-  left: Float64Array;
-  sum: Float64Array;
-  /**
-   * How far λ^j strays from its chord over the leap, as the height U of a parabola U·τ·(1−τ): μ·dt·L − 1 + λ^L. Where that
-   * is more than 4 the whole of it is a closer bound: `cap`, and `capped` says that there is one.
-   */
-  bend: Float64Array;
-  cap: Float64Array;
-  capped: boolean;
-}
-
 /** Two nodes, the second taken off the first. */
 type Difference = readonly [number, number];
 
@@ -26,15 +12,16 @@ export const differencesOf = ({ air, lining, shells }: Network): Difference[] =>
   ...shells.map((parts): Difference => [air, parts.at(-1)!.node]),
 ];
 
-/** Most steps of a leap: what is kept for each length has its place. */
-export const LONGEST = 4096;
+/** Powers of λ are kept as those of 0 to 63 steps and of 0, 64, 128 ... steps: one of each makes up any length. */
+export const LOW = 64;
+export const SHIFT = 6;
+/** Most steps of a leap. */
+export const LONGEST = LOW * LOW - 1;
 
 /** Rates below this are none, 1/s: a part that nothing is joined to. A chamber's slowest takes weeks. */
 const STILL = 1e-11;
 /** Mirrored entries of the network's matrix that differ by more, of their size, belong to no symmetric one. */
 const SYMMETRIC = 1e-9;
-/** A mode that bends by more than this within a leap is bounded by its own size. */
-const BENT = 4;
 
 /**
  * A mode of the chamber in the coordinates in which nothing hangs on anything else: C⁻¹K with K symmetric becomes
@@ -64,15 +51,14 @@ export class Basis {
   readonly nodeWave: Float64Array;
   /** Inputs that reach a part which nothing takes heat from: while they give any, it never comes to rest. */
   readonly drifts: number[];
+  /** λ of 0 to 63 steps, and of as many times 64, mode by mode. */
+  readonly low: Float64Array;
+  readonly high: Float64Array;
+  /** μ·dt of each mode. */
+  readonly decay: Float64Array;
   private readonly rates: Float64Array;
-  private readonly powers = new Array<Power | undefined>(LONGEST + 1).fill(undefined);
 
-  private constructor(
-    mode: Mode,
-    space: StateSpace,
-    private readonly dt: number,
-    angle: number,
-  ) {
+  private constructor(mode: Mode, space: StateSpace, dt: number, angle: number) {
     const { a, b, n, m } = space;
     const roots = mode.network.nodes.map((node) => Math.sqrt(node.capacity));
     const symmetric = Float64Array.from({ length: n * n }, (_, at) => {
@@ -92,6 +78,10 @@ export class Basis {
         this.back[i * n + k] = vectors[i * n + k]! / roots[i]!;
         this.into[k * n + i] = vectors[i * n + k]! * roots[i]!;
       }
+    this.decay = this.rates.map((rate) => rate * dt);
+    const powers = (every: number) =>
+      Float64Array.from({ length: LOW * n }, (_, at) => Math.exp(-this.decay[at % n]! * Math.floor(at / n) * every));
+    [this.low, this.high] = [powers(1), powers(LOW)];
     this.differences.forEach(([a, b], d) => {
       for (let k = 0; k < n; k++) this.back[(n + d) * n + k] = this.back[a * n + k]! - this.back[b * n + k]!;
     });
@@ -133,21 +123,10 @@ export class Basis {
     return out;
   }
 
-  /** @param steps 0 to `LONGEST` */
-  power(steps: number): Power {
-    return (this.powers[steps] ??= this.makePower(steps));
-  }
-
-  private makePower(steps: number): Power {
-    const over = this.rates.map((rate) => rate * this.dt * steps);
-    const bends = over.map((t) => t + Math.expm1(-t));
-    return {
-      left: over.map((t) => Math.exp(-t)),
-      sum: over.map((t, i) => (t > 0 ? Math.expm1(-t) / Math.expm1(-this.rates[i]! * this.dt) : steps)),
-      bend: bends.map((b) => (b > BENT ? 0 : b)),
-      cap: bends.map((b) => (b > BENT ? 1 : 0)),
-      capped: bends.some((b) => b > BENT),
-    };
+  /** 1 + λ + … + λ^(steps − 1) of a mode. */
+  sum(i: number, steps: number): number {
+    const t = this.decay[i]!;
+    return t > 0 ? Math.expm1(-t * steps) / Math.expm1(-t) : steps;
   }
 
   /** The basis of a mode; null where ice is pinned or a condenser warms the wall: those have no symmetric network. */

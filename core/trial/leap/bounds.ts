@@ -1,5 +1,9 @@
 import type { Around } from "./around";
+import { LOW, SHIFT } from "./basis";
 import { Rows } from "./rows";
+
+/** A mode that bends by more than this within a leap is bounded by its own size. */
+const BENT = 4;
 
 /** Share of a leap within which d·τ + b·τ(1 − τ) stays under a margin. */
 function within(margin: number, d: number, b: number): number {
@@ -51,9 +55,9 @@ export class BoundedRows extends Rows {
     const { basis, landing, h, gone } = this;
     this.steps = steps;
     this.flights++;
-    const { n, back } = basis;
-    const { left } = basis.power(steps);
-    for (let i = 0; i < n; i++) gone[i] = h[i]! * left[i]!;
+    const { n, back, low, high } = basis;
+    for (let i = 0, l = (steps & (LOW - 1)) * n, g = (steps >> SHIFT) * n; i < n; i++)
+      gone[i] = h[i]! * low[l + i]! * high[g + i]!;
     for (let r = 0, at = 0; r < n; r++) {
       let sum = this.answer(r, steps);
       for (let i = 0; i < n; i++) sum += back[at++]! * gone[i]!;
@@ -99,27 +103,28 @@ export class BoundedRows extends Rows {
    */
   private bound(r: number, from: number, steps: number): void {
     const { basis, around } = this;
+    const { n, low, high, decay } = basis;
     const share = this.load(r);
-    const { bend, cap, capped } = basis.power(steps);
     const turned = around.angle * steps;
     const wave = around.wave * basis.nodeWave[r]! * turned * turned * 0.5;
-    const { left } = basis.power(from);
     let up = wave;
     let down = wave;
     let over = 0;
     let under = 0;
-    for (let i = 0; i < share.length; i++) {
-      const a = share[i]! * left[i]!;
-      const b = a * bend[i]!;
-      if (a < 0) up -= b;
-      else down += b;
+    const fromLow = (from & (LOW - 1)) * n;
+    const fromHigh = (from >> SHIFT) * n;
+    const toLow = (steps & (LOW - 1)) * n;
+    const toHigh = (steps >> SHIFT) * n;
+    for (let i = 0; i < n; i++) {
+      const a = share[i]! * low[fromLow + i]! * high[fromHigh + i]!;
+      // How far λ^j strays from its chord, as the height U of a parabola U·τ·(1−τ); what is lost here is far below `CLEAR`.
+      const bend = decay[i]! * steps + low[toLow + i]! * high[toHigh + i]! - 1;
+      if (bend > BENT) {
+        if (a < 0) over -= a;
+        else under += a;
+      } else if (a < 0) up -= a * bend;
+      else down += a * bend;
     }
-    if (capped)
-      for (let i = 0; i < share.length; i++) {
-        const c = share[i]! * left[i]! * cap[i]!;
-        if (c < 0) over -= c;
-        else under += c;
-      }
     this.up = up;
     this.down = down;
     this.above = over;

@@ -1,6 +1,7 @@
 import { plainReading, type Reader } from "../reader";
 import type { RunState } from "../state";
 import type { Around } from "./around";
+import { LOW, SHIFT } from "./basis";
 import { BoundedRows } from "./bounds";
 import type { Sums } from "./sums";
 
@@ -59,11 +60,11 @@ export class Flight extends BoundedRows {
   /** Adds the same of all modes and of their answers up, to be turned into nodes when they are asked for. */
   addSums(to: Sums, from: number, until: number): void {
     const { basis, h, line, around } = this;
-    const { left } = basis.power(from);
+    const { n, low, high } = basis;
     const count = until - from;
-    const { sum } = basis.power(count);
     const { z } = to;
-    for (let i = 0; i < h.length; i++) z[i]! += h[i]! * left[i]! * sum[i]!;
+    for (let i = 0, l = (from & (LOW - 1)) * n, g = (from >> SHIFT) * n; i < n; i++)
+      z[i]! += h[i]! * low[l + i]! * high[g + i]! * basis.sum(i, count);
     to.steps += count;
     to.line += this.lineSum(from, until);
     to.slope += line.slope * count;

@@ -1,6 +1,6 @@
 import { ROOM } from "../discretise";
 import type { Around, Line } from "./around";
-import type { Basis } from "./basis";
+import { LOW, SHIFT, type Basis } from "./basis";
 
 /**
  * Temperatures over steps in which no input changes but the room, from the state before the first of them by closed form:
@@ -116,14 +116,19 @@ export class Rows {
     return share;
   }
 
-  /** Temperature of a node j steps from the start, °C. */
+  /** Temperature of a node, or a difference of two, j steps from the start, °C. */
   at(r: number, j: number): number {
-    const { basis } = this;
-    if (j === 0 && r < basis.n) return this.x[r]!;
+    const { basis, x } = this;
+    const { n, low, high } = basis;
+    if (j === 0) {
+      if (r < n) return x[r]!;
+      const pair = basis.differences[r - n]!;
+      return x[pair[0]]! - x[pair[1]]!;
+    }
     const share = this.load(r);
-    const { left } = basis.power(j);
     let sum = this.answer(r, j);
-    for (let i = 0; i < share.length; i++) sum += share[i]! * left[i]!;
+    for (let i = 0, l = (j & (LOW - 1)) * n, g = (j >> SHIFT) * n; i < n; i++)
+      sum += share[i]! * low[l + i]! * high[g + i]!;
     return sum;
   }
 
@@ -131,8 +136,7 @@ export class Rows {
   sum(r: number, from: number, to: number): number {
     const { basis, line, around, base } = this;
     const { m } = basis;
-    const { left } = basis.power(from);
-    const { sum: sums } = basis.power(to - from);
+    const { n, low, high } = basis;
     const count = to - from;
     let sum =
       count * (base[r]! - basis.nodeLag[r]! * line.slope) +
@@ -141,7 +145,8 @@ export class Rows {
         (basis.nodeCos[r]! * this.waveSum(around.cosSum, from, to) +
           basis.nodeSin[r]! * this.waveSum(around.sinSum, from, to));
     const share = this.load(r);
-    for (let i = 0; i < share.length; i++) sum += share[i]! * left[i]! * sums[i]!;
+    for (let i = 0, l = (from & (LOW - 1)) * n, g = (from >> SHIFT) * n; i < n; i++)
+      sum += share[i]! * low[l + i]! * high[g + i]! * basis.sum(i, count);
     return sum;
   }
 
