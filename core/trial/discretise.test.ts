@@ -1,20 +1,26 @@
 import { expm, matrix, type Matrix as MathMatrix } from "mathjs";
 import type { Network } from "../chamber";
 import { discretise, stateSpace } from "./discretise";
-import { exponential } from "./matrix";
+import { integralsOf } from "./matrix";
 
 describe("matrix exponential", () => {
   // mathjs is the general-purpose reference.
   it.each([0.01, 1, 7, 40])("agrees with mathjs at norm about %d", (scale) => {
     const n = 6;
     const values = Array.from({ length: n * n }, (_, i) => Math.sin(3 * i + 1) * scale * (i % 7 === 0 ? -2 : 0.4));
-    const rows = Array.from({ length: n }, (_, i) => values.slice(i * n, i * n + n));
-    const expected = (expm(matrix(rows)) as unknown as MathMatrix).toArray() as number[][];
-    const got = exponential(Float64Array.from(values), n);
-    const size = Math.max(...expected.flat().map(Math.abs));
-    expected.forEach((row, i) =>
-      row.forEach((value, j) => expect(Math.abs(got[i * n + j]! - value) / size).toBeLessThan(1e-12)),
+    // With its integrals beside it: e to the power of [[A, I, 0], [0, 0, I], [0, 0, 0]].
+    const rows = Array.from({ length: 3 * n }, (_, i) =>
+      Array.from({ length: 3 * n }, (_v, j) => (i < n && j < n ? values[i * n + j]! : j === i + n ? 1 : 0)),
     );
+    const expected = (expm(matrix(rows)) as unknown as MathMatrix).toArray() as number[][];
+    const { power, once, twice } = integralsOf(Float64Array.from(values), n, 1);
+    [power, once, twice].forEach((got, block) => {
+      const part = expected.slice(0, n).map((row) => row.slice(block * n, block * n + n));
+      const size = Math.max(...part.flat().map(Math.abs));
+      part.forEach((row, i) =>
+        row.forEach((value, j) => expect(Math.abs(got[i * n + j]! - value) / size).toBeLessThan(1e-12)),
+      );
+    });
   });
 });
 

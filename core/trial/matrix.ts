@@ -14,30 +14,60 @@ export function multiply(a: Matrix, b: Matrix, n: number): Matrix {
 
 const TERMS = 18;
 /** Norm beyond which squaring again and again would only lose digits: a network of 1e12 rates a step is none. */
-const LARGEST = 1e12;
+export const LARGEST = 1e12;
 
-/**
- * Matrix exponential by scaling and squaring of the Taylor series (Golub and Van Loan, Matrix Computations, ch. 9.3):
- * the argument is halved until its norm is below ½, where 18 terms reach double precision.
- * @throws RangeError where the argument is not finite, or so large that no double holds the answer
- */
-export function exponential(a: Matrix, n: number): Matrix {
+/** e^{A·t} with its integral and that integral's own over the same time: I·t + ..., I·t²/2 + ... */
+export interface Integrals {
+  power: Matrix;
+  once: Matrix;
+  twice: Matrix;
+}
+
+/** Largest sum of a row's entries, without their signs. */
+export function rowNorm(a: Matrix, rows: number): number {
+  const width = a.length / rows;
   let norm = 0;
-  for (let i = 0; i < n; i++) {
+  for (let i = 0; i < rows; i++) {
     let row = 0;
-    for (let j = 0; j < n; j++) row += Math.abs(a[i * n + j]!);
-    if (!(row < LARGEST)) throw new RangeError("A matrix with such entries has no exponential.");
+    for (let j = 0; j < width; j++) row += Math.abs(a[i * width + j]!);
+    // What is no number stays none.
     norm = Math.max(norm, row);
   }
-  const squarings = norm > 0.5 ? Math.ceil(Math.log2(norm / 0.5)) : 0;
-  const scaled = a.map((value) => value / 2 ** squarings);
-  let sum: Matrix = new Float64Array(n * n);
-  for (let i = 0; i < n; i++) sum[i * n + i] = 1;
-  let term = sum.slice();
+  return norm;
+}
+
+/**
+ * Matrix exponential and its integrals by scaling and doubling of the Taylor series (Golub and Van Loan, Matrix
+ * Computations, ch. 9.3): the time is halved until the norm is below ½, where 18 terms reach double precision. Over twice
+ * the time ∫ is ∫ + e^{At}·∫, and ∬ is ∬ + t·∫ + e^{At}·∬.
+ * @throws RangeError where the argument is not finite, or so large that no double holds the answer
+ */
+export function integralsOf(a: Matrix, n: number, time: number): Integrals {
+  const norm = rowNorm(a, n) * time;
+  if (!(norm < LARGEST)) throw new RangeError("A matrix with such entries has no exponential.");
+  const doublings = norm > 0.5 ? Math.ceil(Math.log2(norm / 0.5)) : 0;
+  let t = time / 2 ** doublings;
+  const scaled = a.map((value) => value * t);
+  let power: Matrix = new Float64Array(n * n);
+  for (let i = 0; i < n; i++) power[i * n + i] = 1;
+  let term: Matrix = power.slice();
+  let once: Matrix = power.map((value) => value * t);
+  let twice: Matrix = power.map((value) => (value * t * t) / 2);
   for (let k = 1; k <= TERMS; k++) {
-    term = multiply(term, scaled, n).map((value) => value / k);
-    sum = sum.map((value, i) => value + term[i]!);
+    term = multiply(term, scaled, n);
+    for (let i = 0; i < term.length; i++) {
+      const value = (term[i]! /= k);
+      power[i]! += value;
+      once[i]! += (value * t) / (k + 1);
+      twice[i]! += (value * t * t) / ((k + 1) * (k + 2));
+    }
   }
-  for (let s = 0; s < squarings; s++) sum = multiply(sum, sum, n);
-  return sum;
+  for (let s = 0; s < doublings; s++) {
+    const [moved, again] = [multiply(power, once, n), multiply(power, twice, n)];
+    twice = twice.map((value, i) => value + t * once[i]! + again[i]!);
+    once = once.map((value, i) => value + moved[i]!);
+    power = multiply(power, power, n);
+    t *= 2;
+  }
+  return { power, once, twice };
 }
