@@ -3,7 +3,7 @@
 // the tests stay loaded in a process for each core, and a fault is asked of the tests that meet it, the short ones
 // first. Prints the survivors; judges nothing. What has been tried is kept in .verify and not tried again until the
 // file or a test has changed. `npm run mutants -- 400 1`: how many, and the seed; a third number is for a first look:
-// no fault is asked of more tests than run in so many seconds.
+// no fault is asked of more tests than run in so many seconds. What follows it says where: `... 100 1 60 trial/leap`.
 import { Instrumenter } from "@stryker-mutator/instrumenter";
 import { build, transformSync } from "esbuild";
 import { fork } from "node:child_process";
@@ -17,6 +17,7 @@ install();
 const wanted = Number(process.argv[2] ?? 400);
 const seed = Number(process.argv[3] ?? 1);
 const patience = 1000 * Number(process.argv[4] ?? Infinity);
+const where = new RegExp(process.argv[5] ?? "");
 const folder = join(root, ".verify/mutants");
 mkdirSync(folder, { recursive: true });
 /** A fault that makes a test run for ever is noticed too: so much longer than without it, ms. */
@@ -30,7 +31,7 @@ const text = (file) => {
 };
 const files = ["controller", "trial", "chamber", "product", "program", "wiring"]
   .flatMap((part) => under(join("core", part)))
-  .filter((f) => f.endsWith(".ts") && !f.endsWith(".test.ts"))
+  .filter((f) => f.endsWith(".ts") && !f.endsWith(".test.ts") && where.test(f))
   .sort();
 /** The tests that are asked: what walks over many random chambers is too slow to be asked four hundred times. */
 const testFiles = under("core")

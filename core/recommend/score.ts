@@ -278,6 +278,10 @@ function probesOf(chamber: Chamber, { members }: Group, nodes: readonly number[]
   return { heat: node(first("heat")), cold: node(first("cold")) };
 }
 
+/** So many reversals are a chase whatever comes: the rest of the season is not run. It is looked at after so long, days. */
+const HOPELESS = 20 * CHASE_PER_DAY;
+const LOOKS_AFTER = 0.25;
+
 function scoreSeason(season: Season, settings: Settings[], group: Group, span: SearchSpan): SeasonScore {
   const { warmUp, look: days, dt } = span;
   const { chamber } = season;
@@ -290,7 +294,12 @@ function scoreSeason(season: Season, settings: Settings[], group: Group, span: S
     (warmUp * DAY) / dt,
     dt,
   );
-  advance(run, run.steps, look);
+  advance(run, (warmUp * DAY) / dt, look);
+  let looked = 0;
+  while (looked < days && look.reversals < HOPELESS) {
+    looked = Math.min(days, looked + LOOKS_AFTER);
+    advance(run, Math.round(((warmUp + looked) * DAY) / dt), look);
+  }
   const all = judged.map((j, i) => {
     const band = j.own ?? stage!;
     const [low, high] = [look.lows[i]!, look.highs[i]!];
@@ -311,9 +320,9 @@ function scoreSeason(season: Season, settings: Settings[], group: Group, span: S
     away: Math.max(...all.map((j) => j.away)),
     heldLow: held.low - held.band.target,
     heldHigh: held.high - held.band.target,
-    coldStartsPerHour: look.coldStarts / (days * 24),
-    heatStartsPerHour: look.heatStarts / (days * 24),
-    reversalsPerDay: look.reversals / days,
+    coldStartsPerHour: look.coldStarts / (looked * 24),
+    heatStartsPerHour: look.heatStarts / (looked * 24),
+    reversalsPerDay: look.reversals / looked,
     runOn: { heat: look.afterHeat, cold: look.afterCold },
   };
 }
