@@ -1,5 +1,6 @@
 import { startHourOf } from "../program";
 import type { Chamber, Settings } from "../model";
+import type { Given } from "./given";
 import type { Plan } from "./planWith";
 
 /** What a trial runs on. Plain data; the same input gives the same trial. */
@@ -15,6 +16,11 @@ export interface TrialInput {
   startHour: number;
   /** Only how far products come is asked: water is moved as often as they, and only as is usual. */
   lean?: boolean;
+  /**
+   * What its outlets do, in order of time, where that was seen and is not to be decided: a fit replays it, from one
+   * switching to the next at once.
+   */
+  given?: readonly Given[];
   /** Every step is taken by itself: what leaps are held against. */
   plain?: boolean;
   /** Of each vessel: factors of its product that are other than usual, by their names; none where nothing is said. */

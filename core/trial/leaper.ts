@@ -51,7 +51,7 @@ export class Leaper {
    * taken by itself.
    * @param most steps until products, program or happenings move on
    */
-  leap({ numbers, waits, now }: Leg, most: number, watcher: Watcher): number {
+  leap({ numbers, waits, now, outs }: Leg, most: number, watcher: Watcher): number {
     const { flight, run, desk, readers } = this;
     const { around, state, input } = run;
     if (!flight || !around || most < 2) return 0;
@@ -68,7 +68,7 @@ export class Leaper {
       steps = Math.min(steps, stepsUntilNews(waits, program.heldSince, this.look, state.step * dt, dt));
     if (steps < 2) return 0;
     steps = Math.min(steps, flight.begin(basis, state.step, x, state.u, state.inputs));
-    for (let c = 0; c < readers.length && steps > 1; c++) {
+    for (let c = 0; c < readers.length && steps > 1 && !outs; c++) {
       const reader = readers[c]!;
       onOffFamily.quiet(controls[c]!, numbers[c]!, shown[c]!, dt, quiet);
       steps = Math.min(steps, quiet.steps + 1);
@@ -95,7 +95,7 @@ export class Leaper {
     else flight.replay(state, (s, room) => watcher.sample(s, room));
     const seconds = (steps - 1) * dt;
     for (let c = 0; c < readers.length; c++) {
-      onOffFamily.skip(controls[c]!, numbers[c]!, shown[c]!, seconds);
+      if (!outs) onOffFamily.skip(controls[c]!, numbers[c]!, shown[c]!, seconds);
       shown[c] = flight.reading(c, steps - 1);
     }
     burnOn(desk, run, seconds);

@@ -1,5 +1,6 @@
 import type { OnOffNumbers } from "../controller";
 import { isProgrammed, isWatchful, nextMoment, takeDue } from "../program";
+import { givenAt } from "./given";
 import type { Desk } from "./hindered";
 import type { Reader } from "./reader";
 import type { Run } from "./run";
@@ -18,6 +19,8 @@ export interface Leg {
   numbers: OnOffNumbers[];
   /** What the stage waits for that has to be looked at; none where it is over, or waits for the clock alone. */
   waits: Wait[];
+  /** What the outlets give all through it, where that is not the controllers' to decide. */
+  outs: readonly number[] | null;
   /** Devices do what their outlets say and no more. */
   free: boolean;
   /** Probes read without fault, noise and drift, and what devices do changes with their outlets alone: it can leap. */
@@ -35,6 +38,8 @@ export function nextLeg(run: Run, desk: Desk, readers: readonly Reader[], until:
   const change = changes.find((s) => s > first) ?? Infinity;
   const due = programmed ? Math.max(first + 1, Math.ceil(nextMoment(plan, program) / dt - 1e-9)) : Infinity;
   const now = situationAt(input, first);
+  const seen = input.given ? givenAt(input.given, first, dt) : { index: -1, until: Infinity };
+  const outs = input.given ? (input.given[seen.index]?.outs ?? chamber.controllers.flatMap(() => [0, 0])) : null;
   // Devices that only their outlet decides over need no further questions.
   const freeHeat = chamber.heaters.map((h, i) => {
     const { staysOff, cutOut } = now.heaters[i]!;
@@ -54,13 +59,14 @@ export function nextLeg(run: Run, desk: Desk, readers: readonly Reader[], until:
   const waits = isWatchful(plan) && program.dueAt < 0 && program.finishedAt < 0 ? watchesOf(run) : [];
   return {
     first,
-    last: Math.min(until, change, due),
+    last: Math.min(until, change, due, seen.until),
     fresh: changes.includes(first) || Math.abs(program.since - first * dt) < dt,
     now,
     numbers: numbersNow(input, now, program),
     waits,
+    outs,
     free,
-    calm: now.power && read && !byThemselves && !desk.shares,
+    calm: now.power && (read || outs !== null) && !byThemselves && !desk.shares,
   };
 }
 
