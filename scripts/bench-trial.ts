@@ -6,7 +6,8 @@ import { join } from "node:path";
 import { tryChange } from "../core/chamber";
 import { applyEdits, type ChamberRecord, type Edit } from "../core/model";
 import { recordWith } from "../core/testing/build";
-import { planOf, runTrial, startRun, trialOf, type TrialInput } from "../core/trial";
+import { kelvins } from "../core/quantity";
+import { advance, planOf, runTrial, startRun, trialOf, unwatched, type Given, type TrialInput } from "../core/trial";
 import { hollinMill } from "../demo/hollinMill";
 
 const ROUNDS = 8;
@@ -72,5 +73,44 @@ for (const record of hollinMill()) {
   const input = trialOf(planOf(record), 30);
   compare(record.name, input);
 }
+// What cannot leap, or hardly: there it must not be slower than stepping.
+const [larder] = hollinMill();
+for (const [name, ...edits] of [
+  ["Larder with a noisy probe", edit("probe", "noise", kelvins(0.2))],
+  [
+    "Larder switched tightly",
+    edit("settings", "heatingDifferential", kelvins(0.1)),
+    edit("settings", "coolingDifferential", kelvins(0.1)),
+  ],
+] as [string, ...Edit[]][])
+  compare(name, trialOf(planOf(edited(larder!, ...edits)), 30));
 const held = edited(recordWith(), edit("product", "kind", "hold"), edit("moisture", "reckoned", false));
 compare("Held, a year", trialOf(planOf(held), 365, 5), 30);
+
+/** A fortnight whose switching is known: what a fit asks for again and again. */
+function replay(record: ChamberRecord): void {
+  const input = trialOf(planOf(record), 14);
+  const run = startRun(input);
+  const given: Given[] = [];
+  let was = -1;
+  advance(run, run.steps, {
+    sample({ step, on, heating, cooling }) {
+      if (on === was) return;
+      was = on;
+      given.push({ at: step * input.dt, outs: [Number(heating), Number(cooling)] });
+    },
+    leap: () => undefined,
+  });
+  const taken = sorted(
+    Array.from({ length: 12 }, () => {
+      const started = performance.now();
+      const again = startRun({ ...input, given });
+      advance(again, again.steps, unwatched);
+      return performance.now() - started;
+    }),
+  );
+  console.log(
+    `${record.name}, a fortnight of ${given.length} seen switchings replayed: fastest ${taken[0]!.toFixed(0)}, median ${taken[6]!.toFixed(0)} ms`,
+  );
+}
+replay(larder!);

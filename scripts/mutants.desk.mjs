@@ -19,15 +19,30 @@ const it = (name, work) => tests.push({ name: [...path, name].join(" › "), wor
 it.each = each(it);
 const describe = (name, work) => named(name, work);
 describe.each = each(describe);
+/** What goes before and after the tests of the group that it stands in. */
+const hooks = [];
+const hook = (kind) => (work) => hooks.push({ kind, within: path.join(" › "), work, done: false });
+const around = async (kind, { name }) => {
+  for (const h of hooks) {
+    if (h.kind !== kind || !name.startsWith(h.within) || (kind === "beforeAll" && h.done)) continue;
+    h.done = true;
+    await h.work();
+  }
+};
+for (const kind of ["beforeAll", "beforeEach", "afterEach", "afterAll"]) globalThis[kind] = hook(kind);
 Object.assign(globalThis, { describe, it, test: it, expect, jest: { setTimeout() {} } });
 
 /** Whether a test passes. */
 async function passes(t) {
   try {
+    await around("beforeAll", t);
+    await around("beforeEach", t);
     await t.work();
     return true;
   } catch {
     return false;
+  } finally {
+    await around("afterEach", t);
   }
 }
 

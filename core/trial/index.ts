@@ -5,6 +5,7 @@ export * from "./ensemble";
 export * from "./events";
 export * from "./grace";
 export * from "./finish";
+export type { Given } from "./given";
 export * from "./gracesOf";
 export * from "./handTask";
 export * from "./ice";

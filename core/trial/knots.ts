@@ -115,10 +115,11 @@ function waterOn(run: Run, spans: Spans, power: boolean): boolean {
   let changed = false;
   if (before.moisture && pace.span > spans.least && wasCut(pace, step)) {
     // Only what really passed is in the books.
-    const { latent } = state.moisture!;
+    const { latent, openFrom, openTo } = state.moisture!;
     [state.moisture, before.moisture] = [before.moisture, state.moisture];
-    // Its heat stands as it was in force.
+    // Its heat stands as it was in force, and what opened meanwhile is open.
     state.moisture.latent.set(latent);
+    Object.assign(state.moisture, { openFrom, openTo });
     changed = moveMoisture(run, (step - pace.from) * input.dt, power, step * input.dt);
   }
   const span = nextSpan(pace, step, spans, isDry(run) ? steps - step : 0);

@@ -1,3 +1,6 @@
+/** Nearer to each other than this two extremes are alike, and the first of them stands: more than a leap can be off, K. */
+const ALIKE = 1e-9;
+
 /** Lowest and highest seen, and when. */
 export class Range {
   low = Infinity;
@@ -6,11 +9,11 @@ export class Range {
   highAt = 0;
 
   add(value: number, time: number): void {
-    if (value < this.low) {
+    if (value < this.low - ALIKE) {
       this.low = value;
       this.lowAt = time;
     }
-    if (value > this.high) {
+    if (value > this.high + ALIKE) {
       this.high = value;
       this.highAt = time;
     }

@@ -1,5 +1,6 @@
 import { beginStages, jobEdits, jobs, newChamber, tryEdits } from "../chamber";
 import type { CabinetKind, ChamberRecord, Edit } from "../model";
+import type { ProgramState } from "../program";
 import { celsius } from "../quantity";
 import { advance, isQuick, planOf, runTrial, startRun, trialOf, type Plan } from "../trial";
 import { tries } from "../testing/hard";
@@ -31,15 +32,19 @@ function degreeHours(plan: Plan, days: number): number {
   const { stages } = plan.chamber;
   let [sum, since] = [0, 0];
   const arrived = stages.map(() => false);
+  const add = ({ stage: index, finishedAt }: ProgramState, at: (node: number) => number) => {
+    if (finishedAt >= 0) return;
+    const stage = stages[index]!;
+    const t = at(stage.of === "air" ? run.network.air : run.network.vessels[0]!);
+    arrived[index] ||= t >= stage.low && t <= stage.high;
+    if (!arrived[index]) return;
+    sum += Math.max(0, stage.low - t, t - stage.high) * (input.dt / 3600);
+    since += input.dt / 86_400;
+  };
   advance(run, run.steps, {
-    sample({ x, program }) {
-      if (program.finishedAt >= 0) return;
-      const stage = stages[program.stage]!;
-      const t = x[stage.of === "air" ? run.network.air : run.network.vessels[0]!]!;
-      arrived[program.stage] ||= t >= stage.low && t <= stage.high;
-      if (!arrived[program.stage]) return;
-      sum += Math.max(0, stage.low - t, t - stage.high) * (input.dt / 3600);
-      since += input.dt / 86_400;
+    sample: ({ x, program }) => add(program, (node) => x[node]!),
+    leap({ program }, flight) {
+      for (let j = 1; j < flight.steps; j++) add(program, (node) => flight.at(node, j));
     },
   });
   return arrived[0] ? sum / Math.max(since, 1 / 24) : Infinity;
