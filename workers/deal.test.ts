@@ -39,6 +39,19 @@ describe("dealing work to hands", () => {
     expect(seen).toEqual([5]);
   });
 
+  it("what a hand that went silent had begun is done by the first one; a late answer changes nothing", async () => {
+    const seen: number[] = [];
+    let late: (value: number) => void = () => undefined;
+    const silent: Hand<number, number> = () => new Promise((resolve) => (late = resolve));
+    const done: number[] = [];
+    const dealt = deal(tasks, [slow(() => 1, seen), silent], never, (n) => done.push(n), 20);
+    expect(await dealt).toEqual(tasks.map((n) => n * n));
+    late(-1);
+    expect(await dealt).toEqual(tasks.map((n) => n * n));
+    expect([...seen].sort()).toEqual([...tasks].sort());
+    expect(done).toEqual([1, 2, 3, 4, 5, 6]);
+  });
+
   it("of nothing is nothing", async () => {
     expect(await deal([], [slow(() => 1)], never)).toEqual([]);
   });
