@@ -19,13 +19,16 @@ export interface RangeHold {
 const SETTLE = 900;
 const NONE: RangeHold = { range: null, progress: null, failed: false };
 
-/** The range of a trial, by as many workers as are free. */
+/** It comes by itself after every pause: nobody wants a phone full of workers for it. */
+const HANDS = 3;
+
+/** The range of a trial, by some of the workers that are free. */
 export async function rangeFor(
   record: ChamberRecord,
   shown: Shown,
   options: Parameters<typeof pool.run>[2],
 ): Promise<Ensemble> {
-  const hands = await pool.hands();
+  const hands = await pool.hands(HANDS);
   return pool.run("range", { record, shown, hands }, { ...options, give: hands });
 }
 

@@ -1,8 +1,11 @@
 import { newChamber } from "@/core/chamber";
-import { planOf, runTrial, trialOf } from "@/core/trial";
+import { expose } from "comlink";
+import { ensembleNow } from "@/core/testing/ensembleNow";
+import { planOf, runTrial, shownOf, trialOf } from "@/core/trial";
 import { judge } from "@/core/verdict";
 import { desk } from "./desk";
 import { drive, Stopped, type Work } from "./drive";
+import { helperThat } from "./jobs";
 
 const record = newChamber("a", "A", "2026-01-01T00:00:00.000Z");
 const never = () => false;
@@ -99,6 +102,23 @@ describe("jobs", () => {
     expect(kept.low.product).toEqual(other.low.product);
     expect([kept.from, kept.bins]).toEqual([3600, 20]);
   });
+
+  it("the range of a trial is the same by two hands as by one, and says how far it is", async () => {
+    const plan = planOf(record);
+    const shown = shownOf(plan.chamber, runTrial(trialOf(plan, 3)));
+    const { port1, port2 } = new MessageChannel();
+    const helps = jest.fn(() => Promise.resolve());
+    expose(helperThat(helps), port1);
+    const told: { done: number; of: number }[] = [];
+    const found = await desk.run(7, "range", { record, shown, hands: [port2] }, (p) => {
+      if (p) told.push(p as { done: number; of: number });
+    });
+    expect(found).toEqual(ensembleNow(plan, shown));
+    expect(helps).toHaveBeenCalled();
+    expect(told.map((t) => t.done)).toEqual(Array.from({ length: 40 }, (_, i) => i + 1));
+    expect(told.every((t) => t.of === 40)).toBe(true);
+    port1.close();
+  }, 60_000);
 
   it("a search tells its progress, and ends when it is stopped", async () => {
     const told: number[] = [];

@@ -88,8 +88,9 @@ describe("the workers of a page", () => {
     };
     const pool = new Pool(real(), [real(), real(), real()]);
     const hands = await pool.hands();
-    // All but the one that leads; with one core there is nobody to ask.
+    // All but the one that leads, or as many as are wanted; with one core there is nobody to ask.
     expect(hands).toHaveLength(3);
+    expect(await pool.hands(2)).toHaveLength(2);
     expect(await new Pool(real(), [real(), real()], true).hands()).toEqual([]);
     const asked = { record: {}, options: {}, hands } as never;
     expect(await pool.run("recommend", asked, { give: hands })).toBe(3);

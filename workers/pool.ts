@@ -105,12 +105,13 @@ export class Pool {
   /**
    * Lines to the workers that have nothing to do, for a job that can share its work; they have to be given. That of the
    * screen lends a hand too: what it is asked for itself comes first (desk.ts).
+   * @param most so many at the most: each worker that is started takes memory
    */
-  async hands(): Promise<MessagePort[]> {
+  async hands(most = Infinity): Promise<MessagePort[]> {
     const lead = this.leastBusy();
-    const idle = (this.alone ? [] : [this.screen, ...this.rest]).filter(
-      (p) => p !== lead && (this.load.get(p) ?? 0) === 0,
-    );
+    const idle = (this.alone ? [] : [this.screen, ...this.rest])
+      .filter((p) => p !== lead && (this.load.get(p) ?? 0) === 0)
+      .slice(0, most);
     const lent = await Promise.all(idle.map((p) => p.ask((desk) => desk.lend()).catch(() => null)));
     return lent.filter((port) => port !== null);
   }

@@ -15,6 +15,14 @@ import { advance } from "./stepper";
 const edit = (section: string, field: string, value: unknown) => ({ section, field, value }) as Edit;
 
 describe("spans", () => {
+  it.each([
+    [300, 1200, 1200],
+    [60, 1200, 960],
+    [10_800, 1200, 10_800],
+    [150, 0, 150],
+  ])("of at least %d, and %d at the longest, go up to %d", (least, longest, most) =>
+    expect(spansOf(least, longest)).toEqual({ least, most }),
+  );
   it("are the least one, doubled as often as fits, and never more than twice the last", () => {
     fc.assert(
       fc.property(
