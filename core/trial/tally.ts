@@ -12,6 +12,9 @@ import { JudgedTally, settlingOf, type BandSpan, type Flows, type StageTally } f
 import type { RunState } from "./state";
 import { channels, sounds, TraceBins, type Trace } from "./trace";
 
+/** So near to the edge of its band it is in it, K: what begins just there is not out by a last digit. */
+const ON_THE_EDGE = 1e-9;
+
 /** Gathers trace, switchings, ranges and exact energy in one pass over a trial, stage by stage. */
 export class TrialTally implements Watcher {
   readonly heat = new SwitchLog();
@@ -154,10 +157,12 @@ export class TrialTally implements Watcher {
     const { shift } = state.program;
     this.shift = shift;
     const stage = this.run.input.chamber.stages[this.now.stage]!;
+    const bandOf = ({ judged: { own } }: JudgedTally): { low: number; high: number } =>
+      own ?? { low: stage.low + shift, high: stage.high + shift };
     for (const tally of this.now.judged) {
-      const { own } = tally.judged;
-      tally.low = own ? own.low : stage.low + shift;
-      tally.high = own ? own.high : stage.high + shift;
+      const { low, high } = bandOf(tally);
+      tally.low = low - ON_THE_EDGE;
+      tally.high = high + ON_THE_EDGE;
     }
     const last = this.bands.at(-1);
     const from = state.step * this.dt;
@@ -166,8 +171,8 @@ export class TrialTally implements Watcher {
       stage: this.now.stage,
       from,
       to: this.run.steps * this.dt,
-      low: this.now.judged[0]!.low,
-      high: this.now.judged[0]!.high,
+      low: bandOf(this.now.judged[0]!).low,
+      high: bandOf(this.now.judged[0]!).high,
     });
   }
 

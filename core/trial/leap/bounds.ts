@@ -8,6 +8,8 @@ const BENT = 4;
 /** Share of a leap within which d·τ + b·τ(1 − τ) stays under a margin. */
 function within(margin: number, d: number, b: number): number {
   if (!(margin > 0)) return 0;
+  // No limit: without a bend it would be nothing times without end.
+  if (margin === Infinity) return 1;
   const slope = b + d;
   if (slope <= 0) return 1;
   const root = slope * slope - 4 * b * margin;
