@@ -29,6 +29,8 @@ export async function rangeFor(
   options: Parameters<typeof pool.run>[2],
 ): Promise<Ensemble> {
   const hands = await pool.hands(HANDS);
+  // Nobody wants it any more: what was lent goes back.
+  if (options?.signal?.aborted) for (const hand of hands) hand.close();
   return pool.run("range", { record, shown, hands }, { ...options, give: hands });
 }
 

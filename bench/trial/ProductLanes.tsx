@@ -13,7 +13,7 @@ import { Sized } from "./Sized";
 function sayReady(ready: ReadyRange, moment: (s: number) => string, day: (s: number) => string): string {
   const { soon, late } = ready;
   const words = readyWords({ ready: [ready] });
-  if (soon === null || words === null) return "Not ready even where all of it is as quick as one of twenty.";
+  if (soon === null || words === null) return "Not ready in the time that was tried, even if all goes quickly.";
   const at = soon < CLOCKED ? moment : day;
   return `${atFirst(words)}: from ${at(soon)}${late === null ? " on" : ` to ${at(late)}`}.`;
 }

@@ -1,5 +1,5 @@
 import type { Network } from "../chamber";
-import { integralsOf, LARGEST, rowNorm } from "./matrix";
+import { integralsOf, multiply, normOf } from "./matrix";
 import { memo } from "./memo";
 
 /** Where each input stands: a constant, the room in °C, then W into each heater, the air, each cold body, each vessel. */
@@ -107,26 +107,15 @@ export interface Hold {
   omega: Float64Array;
 }
 
-/** Product of a square matrix with one of m columns. */
-function times(a: Float64Array, b: Float64Array, n: number, m: number): Float64Array {
-  const out = new Float64Array(n * m);
-  for (let i = 0; i < n; i++)
-    for (let k = 0; k < n; k++) {
-      const factor = a[i * n + k]!;
-      for (let j = 0; j < m; j++) out[i * m + j]! += factor * b[k * m + j]!;
-    }
-  return out;
-}
-
 /**
  * Discretises one mode exactly for inputs held over the step: Φ = e^{A·dt}, Γ = ∫e^{A·s}ds·B, and the same once more for
  * the integral of the state (after Van Loan 1978, IEEE Trans. Automatic Control 23, 395).
  * @throws RangeError where a rate is so large that no double holds the answer
  */
 export function discretise({ n, m, a, b }: StateSpace, dt: number): Hold {
-  if (!(rowNorm(b, n) * dt < LARGEST)) throw new RangeError("A matrix with such entries has no exponential.");
+  normOf(b, n, dt);
   const { power, once, twice } = integralsOf(a, n, dt);
-  return { n, m, phi: power, gamma: times(once, b, n, m), psi: once, omega: times(twice, b, n, m) };
+  return { n, m, phi: power, gamma: multiply(once, b, n, m), psi: once, omega: multiply(twice, b, n, m) };
 }
 
 /** The hold of a network in one mode; the last ones are kept. */

@@ -1,20 +1,21 @@
 /** A dense square matrix, row by row. */
 export type Matrix = Float64Array;
 
-export function multiply(a: Matrix, b: Matrix, n: number): Matrix {
-  const out = new Float64Array(n * n);
+/** Product of a square matrix with one of m columns, row by row. */
+export function multiply(a: Matrix, b: Matrix, n: number, m = n): Matrix {
+  const out = new Float64Array(n * m);
   for (let i = 0; i < n; i++)
     for (let k = 0; k < n; k++) {
       const factor = a[i * n + k]!;
       if (factor === 0) continue;
-      for (let j = 0; j < n; j++) out[i * n + j]! += factor * b[k * n + j]!;
+      for (let j = 0; j < m; j++) out[i * m + j]! += factor * b[k * m + j]!;
     }
   return out;
 }
 
 const TERMS = 18;
 /** Norm beyond which squaring again and again would only lose digits: a network of 1e12 rates a step is none. */
-export const LARGEST = 1e12;
+const LARGEST = 1e12;
 
 /** e^{A·t} with its integral and that integral's own over the same time: I·t + ..., I·t²/2 + ... */
 export interface Integrals {
@@ -23,8 +24,11 @@ export interface Integrals {
   twice: Matrix;
 }
 
-/** Largest sum of a row's entries, without their signs. */
-export function rowNorm(a: Matrix, rows: number): number {
+/**
+ * Largest sum of a row's entries over a time, without their signs.
+ * @throws RangeError where it is no number, or so large that no double holds what follows from it
+ */
+export function normOf(a: Matrix, rows: number, time: number): number {
   const width = a.length / rows;
   let norm = 0;
   for (let i = 0; i < rows; i++) {
@@ -33,6 +37,9 @@ export function rowNorm(a: Matrix, rows: number): number {
     // What is no number stays none.
     norm = Math.max(norm, row);
   }
+  norm *= time;
+  if (!(norm < LARGEST))
+    throw new RangeError("Something in this chamber is too light for the heat that flows to it: it cannot be computed");
   return norm;
 }
 
@@ -43,8 +50,7 @@ export function rowNorm(a: Matrix, rows: number): number {
  * @throws RangeError where the argument is not finite, or so large that no double holds the answer
  */
 export function integralsOf(a: Matrix, n: number, time: number): Integrals {
-  const norm = rowNorm(a, n) * time;
-  if (!(norm < LARGEST)) throw new RangeError("A matrix with such entries has no exponential.");
+  const norm = normOf(a, n, time);
   const doublings = norm > 0.5 ? Math.ceil(Math.log2(norm / 0.5)) : 0;
   let t = time / 2 ** doublings;
   const scaled = a.map((value) => value * t);

@@ -13,7 +13,7 @@ export function curveHeat(curve: Product["heatCurve"], hours: number): number {
   return 0;
 }
 
-/** A curve that outlasts any trial, hours. */
+/** A curve of so many hours need not be looked at often: at its end that is off by three hours at the most. */
 const OUTLASTS = 2400;
 
 /** Whether a curve stands at one height all through. */
